@@ -1,0 +1,60 @@
+import { mate, metricPortRings, parseConnector, washerFor } from '../src/index.js';
+
+const outcome = (a: string, b: string) => mate(parseConnector(a), parseConnector(b)).outcome;
+
+describe('which faces seal with which (SAE J514, SAE J1926, ASME B1.20.1, ISO 9974, ISO 6149; common practice)', () => {
+  const males = ['an6 m', 'orb6 m', 'npt 1/4 m', 'm14x1.5 m washer', 'm14x1.5 m oring', 'banjo m14x1.5', 'barb 3/8'];
+  const females = ['an6 f swivel', 'orb6 f', 'npt 1/4 f', 'm14x1.5 f washer', 'm14x1.5 f oring', 'hose 3/8'];
+  /** s seals, l leaks, x does not join; a row a male, in the order above. */
+  const table = ['slxxxx', 'lsxxxx', 'xxsxxx', 'xxxslx', 'xxxlsx', 'xxxslx', 'xxxxxs'];
+
+  for (const [i, male] of males.entries())
+    for (const [j, female] of females.entries())
+      it(`${male} into ${female}`, () =>
+        expect(outcome(male, female)).toBe({ s: 'seals', l: 'leaks', x: 'does-not-join' }[table[i]![j] as 's' | 'l' | 'x']));
+});
+
+describe('look-alikes a shop meets (common practice), found by computing the fit', () => {
+  it.each([
+    ['orb8 m', 'm20x1.5 f washer', '3/4-16 in M20×1.5'],
+    ['m14x1.5 m washer', 'orb6 f', 'M14×1.5 in 9/16-18'],
+    ['m26x1.5 m washer', 'orb12 f', 'M26×1.5 in 1 1/16-12'],
+    ['m33x2 m washer', 'orb16 f', 'M33×2 in 1 5/16-12'],
+    ['npt 1/4 m', 'orb6 f', '1/4 NPT in 9/16-18'],
+  ])('%s and %s start and do not belong together: %s', (male, female) => {
+    const found = mate(parseConnector(male), parseConnector(female));
+    expect(found.outcome).toBe('does-not-join');
+    expect(found.reason).toMatch(/starts|goes in/);
+  });
+});
+
+describe('DIN 7603 form A: flat washers, inside × outside × thickness, mm (from memory)', () => {
+  it.each([
+    [10, '10 × 14 × 1'],
+    [12, '12 × 16 × 1.5'],
+    [14, '14 × 18 × 1.5'],
+    [16, '16 × 20 × 1.5'],
+    [18, '18 × 22 × 1.5'],
+    [22, '22 × 27 × 1.5'],
+    [27, '27 × 32 × 2'],
+    [33, '33 × 39 × 2'],
+  ])('M%d', (bolt, size) => expect(washerFor(bolt).size).toBe(size));
+});
+
+describe('ISO 6149-1: port O-rings, inside diameter × section, mm (from memory)', () => {
+  it.each([
+    ['10', 8.1, 1.6],
+    ['14', 11.3, 2.2],
+    ['18', 15.3, 2.2],
+    ['22', 19.3, 2.2],
+    ['27', 23.6, 2.9],
+    ['33', 29.6, 2.9],
+  ])('M%s', (thread, insideMm, sectionMm) => expect(metricPortRings[thread]).toEqual({ insideMm, sectionMm }));
+
+  it('sit under the thread they seal: the ring is smaller than the thread, by less than the thread is deep twice over', () => {
+    for (const [thread, { insideMm }] of Object.entries(metricPortRings)) {
+      expect(insideMm).toBeLessThan(Number(thread));
+      expect(Number(thread) - insideMm).toBeLessThan(4);
+    }
+  });
+});

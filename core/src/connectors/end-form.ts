@@ -1,0 +1,138 @@
+import { dashToMm, fractionToNumber } from '../units/index.js';
+import { connectorThread } from './describe-connector.js';
+import type { Connector } from './connector.js';
+
+/** The metal of one connector end, enough to draw it to scale and to add up a stack. All in mm. */
+export interface EndForm {
+  /** From the body's hex face out to the tip. */
+  readonly lengthMm: number;
+  /** From the hex face to the plane where it meets its partner: the nose of a flare, the shoulder of a boss, the face of the port. */
+  readonly reachMm: number;
+  readonly boreMm: number;
+  /** Across flats of the hex that belongs to this end. */
+  readonly hexMm: number;
+  /** Largest diameter of the end's own metal (thread crests, shoulder, ridges). */
+  readonly outsideMm: number;
+}
+
+/**
+ * Inch fittings by dash size: flare thread length from hex to nose, boss stud length, bore, body hex, nut hex (in inches as the
+ * standard gives them). Source: SAE J514, SAE J1926-3, from memory.
+ */
+const INCH_ENDS: Readonly<Record<string, readonly [flare: number, boss: number, bore: number, hex: number, nut: number]>> = {
+  '2': [0.45, 0.3, 0.0625, 0.4375, 0.375],
+  '3': [0.48, 0.3, 0.125, 0.4375, 0.5],
+  '4': [0.55, 0.36, 0.172, 0.5, 0.5625],
+  '5': [0.55, 0.36, 0.234, 0.5625, 0.625],
+  '6': [0.556, 0.39, 0.297, 0.625, 0.6875],
+  '8': [0.657, 0.44, 0.391, 0.8125, 0.875],
+  '10': [0.758, 0.5, 0.484, 0.9375, 1],
+  '12': [0.864, 0.59, 0.609, 1.125, 1.25],
+  '14': [0.89, 0.59, 0.719, 1.25, 1.375],
+  '16': [0.911, 0.59, 0.844, 1.375, 1.5],
+  '20': [0.958, 0.59, 1.078, 1.6875, 2],
+  '24': [1.083, 0.59, 1.312, 2, 2.25],
+  '32': [1.333, 0.59, 1.781, 2.75, 2.875],
+};
+
+/** Pipe ends: thread length and bore in mm, hex across flats. Source: SAE J514 pipe ends, from memory. */
+const PIPE_ENDS: Readonly<Record<string, readonly [length: number, bore: number, hex: number]>> = {
+  '1/16': [9.7, 4, 9.5],
+  '1/8': [9.7, 5.6, 11.1],
+  '1/4': [14.2, 7.1, 14.3],
+  '3/8': [14.2, 10.3, 17.5],
+  '1/2': [19, 13.5, 22.2],
+  '3/4': [19, 18.3, 28.6],
+  '1': [23.9, 23.8, 34.9],
+  '1 1/4': [24.6, 30.2, 44.5],
+  '1 1/2': [25.4, 36.5, 50.8],
+  '2': [26.2, 47.6, 63.5],
+};
+
+/** Metric studs by diameter: stud length, shoulder diameter, bore. Source: DIN 3852-1 form A, from memory. */
+const METRIC_STUDS: readonly (readonly [diameter: number, length: number, shoulder: number, bore: number])[] = [
+  [8, 8, 12, 3],
+  [10, 8, 14, 4.5],
+  [12, 12, 17, 6],
+  [14, 12, 19, 7],
+  [16, 12, 21, 9],
+  [18, 12, 23, 11],
+  [20, 14, 25, 12],
+  [22, 14, 27, 14],
+  [24, 14, 29, 15],
+  [26, 16, 31, 18],
+  [27, 16, 32, 18],
+  [30, 16, 36, 20],
+  [33, 18, 39, 23],
+  [36, 18, 42, 26],
+  [42, 20, 49, 30],
+  [48, 22, 55, 36],
+];
+
+/** Part of a taper thread that stays outside after make-up: the rest of its length is engaged (about L1 and two to three turns). */
+const PIPE_OUTSIDE_SHARE = 0.35;
+
+/** Dimensions of a connector end. Ends without a body of their own (a cut hose, a port) still tell bore and outside. */
+export function endForm(c: Connector): EndForm {
+  const thread = connectorThread(c);
+  const major = thread?.majorMm ?? 0;
+  switch (c.family) {
+    case 'flare37': {
+      const [flare, , bore, hex, nut] = inchRow(c.size);
+      return c.gender === 'male'
+        ? { lengthMm: flare, reachMm: flare, boreMm: bore, hexMm: hex, outsideMm: major }
+        : { lengthMm: nut * 0.95, reachMm: nut * 0.42, boreMm: bore, hexMm: nut, outsideMm: nut };
+    }
+    case 'orb': {
+      const [, boss, bore, hex, nut] = inchRow(c.size);
+      const shoulder = Math.max(hex, nut);
+      return {
+        lengthMm: c.gender === 'male' ? boss : boss * 1.6,
+        reachMm: c.gender === 'male' ? 0 : boss * 1.6,
+        boreMm: bore,
+        hexMm: shoulder,
+        outsideMm: shoulder,
+      };
+    }
+    case 'npt': {
+      const [length, bore, hex] = PIPE_ENDS[c.size] ?? [20, 12, 24];
+      return c.gender === 'male'
+        ? { lengthMm: length, reachMm: length * PIPE_OUTSIDE_SHARE, boreMm: bore, hexMm: Math.max(hex, major), outsideMm: major }
+        : { lengthMm: length, reachMm: length, boreMm: bore, hexMm: major * 1.28, outsideMm: major * 1.28 };
+    }
+    case 'metric': {
+      const [, length, shoulder, bore] = studRow(major);
+      return {
+        lengthMm: c.gender === 'male' ? length : length * 1.3,
+        reachMm: c.gender === 'male' ? 0 : length * 1.3,
+        boreMm: bore,
+        hexMm: shoulder,
+        outsideMm: shoulder,
+      };
+    }
+    case 'banjo': {
+      const [, length, shoulder, bore] = studRow(major);
+      const eye = major * 1.05;
+      return { lengthMm: length, reachMm: eye / 2, boreMm: bore * 0.75, hexMm: shoulder, outsideMm: shoulder * 1.12 };
+    }
+    default: {
+      const bore = boreSizeMm(c.size);
+      return { lengthMm: 12 + bore * 1.2, reachMm: 0, boreMm: bore * 0.72, hexMm: bore * 1.3, outsideMm: bore * 1.12 };
+    }
+  }
+}
+
+/** Bore of a hose or barb size, mm: `3/8` or `10mm`. */
+export function boreSizeMm(size: string): number {
+  return size.endsWith('mm') ? Number(size.slice(0, -2)) : fractionToNumber(size) * 25.4;
+}
+
+function inchRow(size: string): [flare: number, boss: number, bore: number, hex: number, nut: number] {
+  const row = INCH_ENDS[size];
+  const mm = (row ?? [0.6, 0.45, 0.3, 0.7, 0.8]).map((v) => v * 25.4) as [number, number, number, number, number];
+  return row ? mm : (mm.map((v) => v * (dashToMm(Number(size)) / 9.5)) as [number, number, number, number, number]);
+}
+
+function studRow(diameterMm: number): readonly [number, number, number, number] {
+  return METRIC_STUDS.reduce((best, row) => (Math.abs(row[0] - diameterMm) < Math.abs(best[0] - diameterMm) ? row : best));
+}

@@ -1,0 +1,45 @@
+/** The kinds of word a notation is made of, tried in this order at each place. */
+const PATTERNS = [
+  ['gap', /[\s,;]+/y],
+  ['metric', /m(\d+(?:[.,]\d+)?)(?:\s*[x×*]\s*(\d+(?:[.,]\d+)?))?(?![\d/])/iy],
+  ['metric', /m\s+(\d+(?:[.,]\d+)?)\s*[x×*]\s*(\d+(?:[.,]\d+)?)/iy],
+  ['inch-thread', /((?:\d+\s+)?\d+\/\d+)\s*-\s*(\d{1,2})(?!\d)/y],
+  ['millimetres', /(\d+(?:[.,]\d+)?)\s*mm\b/iy],
+  ['fraction', /(\d+)[\s-]+(\d+)\/(\d+)/y],
+  ['fraction', /(\d+)\/(\d+)/y],
+  ['dash', /[-#]\s*(\d+)/y],
+  ['word', /o-ring|[a-z]+(?:37)?/iy],
+  ['number', /\d+(?:[.,]\d+)?/y],
+  ['inch-mark', /["″”]/y],
+] as const;
+
+export type TokenKind = Exclude<(typeof PATTERNS)[number][0], 'gap'> | 'unknown';
+
+export interface Token {
+  readonly kind: TokenKind;
+  readonly text: string;
+  /** Captured parts of the match. */
+  readonly parts: readonly (string | undefined)[];
+  readonly position: number;
+}
+
+/** Splits a notation into words, sizes and threads, each with its place. Never throws. */
+export function scanNotation(text: string): Token[] {
+  const tokens: Token[] = [];
+  let at = 0;
+  while (at < text.length) {
+    const found = matchAt(text, at);
+    if (found.kind !== 'gap') tokens.push({ kind: found.kind, text: found.match, parts: found.parts, position: at });
+    at += found.match.length;
+  }
+  return tokens;
+}
+
+function matchAt(text: string, at: number): { kind: TokenKind | 'gap'; match: string; parts: (string | undefined)[] } {
+  for (const [kind, pattern] of PATTERNS) {
+    pattern.lastIndex = at;
+    const match = pattern.exec(text);
+    if (match) return { kind, match: match[0], parts: match.slice(1) };
+  }
+  return { kind: 'unknown', match: text.charAt(at), parts: [] };
+}

@@ -1,0 +1,1 @@
+export { cutTickets, type CutTicket, type TicketEnd, type NotReady } from './cut-tickets.js';

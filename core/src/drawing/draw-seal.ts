@@ -1,0 +1,64 @@
+import { connectorThread, endForm, type Connector } from '../connectors/index.js';
+import { bossRings, metricPortRings, washerFor, type Mating } from '../seals/index.js';
+import { coneOf } from './end-sections.js';
+import { pointAt, type Frame } from './frame.js';
+import type { Point, Shape } from './shape.js';
+
+/** Thickness a seal puts between the two planes of a joint, mm. */
+export function sealThickness(mating: Mating, male: Connector): number {
+  const thread = connectorThread(male);
+  return (mating.kind === 'washer' || mating.kind === 'two-washers') && thread ? washerFor(thread.majorMm).thicknessMm : 0;
+}
+
+/**
+ * What seals a joint, where it really sits. The frame lies in the plane of the male part's shoulder or nose; `towards` is +1 if the
+ * male points along the frame's heading, −1 if against it.
+ */
+export function drawSeal(frame: Frame, mating: Mating, male: Connector, towards: 1 | -1, joint: number): Shape[] {
+  const thread = connectorThread(male);
+  const at = (u: number, r: number): Point => pointAt(frame, u * towards, r);
+  switch (mating.kind) {
+    case 'washer':
+    case 'two-washers': {
+      const w = washerFor(thread!.majorMm);
+      return [1, -1].map((sign): Shape => ({
+        kind: 'area',
+        points: [
+          at(0, (sign * w.insideMm) / 2),
+          at(0, (sign * w.outsideMm) / 2),
+          at(w.thicknessMm, (sign * w.outsideMm) / 2),
+          at(w.thicknessMm, (sign * w.insideMm) / 2),
+        ],
+        fill: 'copper',
+        stroke: 'fine',
+      }));
+    }
+    case 'o-ring': {
+      const ring = male.family === 'orb' ? bossRings[male.size] : metricPortRings[String(thread!.majorMm)];
+      const section = ring?.sectionMm ?? 2;
+      const r = thread!.majorMm / 2 + section * 0.2;
+      return [1, -1].map((sign): Shape => ({ kind: 'dot', at: at(section * 0.5, sign * r), radius: section * 0.46, fill: 'ring', joint }));
+    }
+    case 'cone': {
+      const cone = coneOf(male);
+      return [{ kind: 'line', points: [at(0, -cone.nose), at(-cone.length, -cone.base)], stroke: 'seal', joint }];
+    }
+    case 'taper': {
+      const form = endForm(male);
+      const inside = form.lengthMm - form.reachMm;
+      const r = thread!.majorMm / 2;
+      return [1, -1].map((sign): Shape => ({
+        kind: 'line',
+        points: [at(inside * 0.15, sign * (r - 0.1)), at(inside * 0.85, sign * (r - inside / 38))],
+        stroke: 'seal',
+        joint,
+      }));
+    }
+    // what holds these is drawn with the hose end, or there is nothing
+    case 'clamp':
+    case 'olive':
+    case 'socket':
+    case 'none':
+      return [];
+  }
+}

@@ -1,0 +1,102 @@
+import { connectorName, formatConnector, type Connector } from '../connectors/index.js';
+import type { Fitting } from '../fittings/index.js';
+import type { Hose, HoseEnd } from '../hose/index.js';
+import type { Component, Port } from '../job/index.js';
+import type { AssembledEnd, PlacedFitting } from '../lines/index.js';
+import { drawAdapter } from './draw-adapter.js';
+import { drawHose, drawHoseEnd } from './draw-hose-end.js';
+import { drawPort } from './draw-port.js';
+import { startFrame } from './frame.js';
+import { boundsOf, placeShapes, type Drawing, type Shape } from './shape.js';
+import { drawSide } from './side.js';
+
+const HOSE_STUB_MM = 16;
+
+/** Fits shapes into a sheet, as large as it allows. */
+function fitted(parts: readonly Shape[], width: number, height: number, title: string, largest: number, align: 'left' | 'middle'): Drawing {
+  if (parts.length === 0) return { width, height, shapes: [], title };
+  const bare = boundsOf(parts);
+  const shapes: Shape[] =
+    align === 'left'
+      ? [...parts]
+      : [
+          ...parts,
+          {
+            kind: 'line',
+            points: [
+              [bare.left - 3, 0],
+              [bare.right + 3, 0],
+            ],
+            stroke: 'centre',
+          },
+        ];
+  const box = boundsOf(shapes);
+  const scale = Math.min(largest, (width - 6) / (box.right - box.left), (height - 6) / (box.bottom - box.top));
+  const dx = align === 'left' ? 3 - box.left * scale : width / 2 - ((box.left + box.right) / 2) * scale;
+  return { width, height, shapes: placeShapes(shapes, scale, dx, height / 2 - ((box.top + box.bottom) / 2) * scale), title };
+}
+
+/** A way from the port (left) to the hose end in miniature. */
+export function wayStrip(
+  chain: readonly PlacedFitting[],
+  hoseEnd: HoseEnd,
+  hose: Hose | undefined,
+  size: { width: number; height: number },
+  title: string,
+): Drawing {
+  const end = {
+    side: 'A',
+    component: undefined as unknown as Component,
+    port: undefined as unknown as Port,
+    chain,
+    hoseEnd,
+  } satisfies AssembledEnd;
+  const side = drawSide(end, hose, -1, [], 'whole', false);
+  const stub = hose ? drawHose(startFrame(-1), -HOSE_STUB_MM - hoseEnd.socketLengthMm, hose, { hatch: 45, view: 'whole' }) : [];
+  return fitted([...stub, ...side.shapes], size.width, size.height, title, 1.25, 'left');
+}
+
+/** One adapter, half in section. */
+export function fittingDrawing(fitting: Fitting, size: { width: number; height: number }): Drawing {
+  const outEnd = fitting.ends.length > 1 ? 1 : 0;
+  const drawn = drawAdapter(startFrame(-1), { fitting, inEnd: 0, outEnd }, { hatch: 135, view: 'half' }, 1);
+  return fitted(drawn.shapes, size.width, size.height, fitting.name, 2, 'middle');
+}
+
+/** One hose end on a stub of its hose, half in section. */
+export function hoseEndDrawing(end: HoseEnd, hose: Hose | undefined, size: { width: number; height: number }): Drawing {
+  const frame = startFrame(1);
+  const stub = hose ? drawHose(frame, -HOSE_STUB_MM - end.socketLengthMm, hose, { hatch: 45, view: 'half' }) : [];
+  return fitted(
+    [...stub, ...drawHoseEnd(frame, end, hose, { hatch: 60, view: 'half' }).shapes],
+    size.width,
+    size.height,
+    end.name,
+    2,
+    'middle',
+  );
+}
+
+/** A piece of hose, half in section. */
+export function hoseDrawing(hose: Hose, size: { width: number; height: number }): Drawing {
+  return fitted(
+    drawHose(startFrame(1), -hose.outsideMm * 2.6, hose, { hatch: 45, view: 'half' }),
+    size.width,
+    size.height,
+    hose.name,
+    2,
+    'middle',
+  );
+}
+
+/** A port as a cut piece of its component. */
+export function portDrawing(connector: Connector, size: { width: number; height: number }): Drawing {
+  return fitted(
+    drawPort(startFrame(-1), connector, { hatch: 135, view: 'half' }, true),
+    size.width,
+    size.height,
+    `${connectorName(connector)} (${formatConnector(connector)})`,
+    3.2,
+    'middle',
+  );
+}

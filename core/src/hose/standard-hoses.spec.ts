@@ -1,0 +1,72 @@
+import { boreSizeMm, endForm, formatConnector } from '../connectors/index.js';
+import { constructionById, constructions, hoseEndAngles, standardHoseEnds, standardHoses } from './index.js';
+
+const hoses = standardHoses();
+const ends = standardHoseEnds();
+
+describe('the standard hoses', () => {
+  it('come in every construction, each row once', () => {
+    expect(new Set(hoses.map((h) => h.construction))).toEqual(new Set(constructions.map((c) => c.id)));
+    expect(new Set(hoses.map((h) => h.id)).size).toBe(hoses.length);
+    expect(() => constructionById('string')).toThrow(RangeError);
+  });
+
+  it('grow with their dash: bore, outside and bend radius; the wall is a wall', () => {
+    for (const { id } of constructions) {
+      const rows = hoses.filter((h) => h.construction === id);
+      for (const key of ['dash', 'boreMm', 'outsideMm', 'bendRadiusMm'] as const) {
+        const figures = rows.map((h) => h[key]);
+        expect(figures).toEqual([...figures].sort((a, b) => a - b));
+      }
+      for (const h of rows) {
+        expect(h.outsideMm).toBeGreaterThan(h.boreMm + 2);
+        expect(h.bendRadiusMm).toBeGreaterThan(h.outsideMm);
+      }
+    }
+  });
+
+  it('stand less pressure the wider they are, and say where their figures come from', () => {
+    for (const { id } of constructions) {
+      const bars = hoses.filter((h) => h.construction === id).map((h) => h.workingBar);
+      expect(bars).toEqual([...bars].sort((a, b) => b - a));
+    }
+    for (const h of hoses) {
+      expect(h.source).toMatch(/from memory|common practice/);
+      expect(h.maxTempC).toBeGreaterThan(h.minTempC);
+    }
+  });
+});
+
+describe('the standard hose ends', () => {
+  it('are made in all angles for braided hose, in three for push-on, and as a cut end for clamped hose', () => {
+    const angles = (construction: string) => [...new Set(ends.filter((e) => e.construction === construction).map((e) => e.angleDeg))];
+    expect(angles('ptfe')).toEqual([...hoseEndAngles]);
+    expect(angles('rubber')).toEqual([...hoseEndAngles]);
+    expect(angles('pushon')).toEqual([0, 45, 90]);
+    for (const construction of ['coolant', 'fuel', 'vacuum']) expect(angles(construction)).toEqual([0]);
+  });
+
+  it("carry a swivel nut of the hose's own dash, or the hose itself where it is clamped", () => {
+    for (const e of ends) {
+      if (constructionById(e.construction).endStyle === 'clamp') {
+        expect(formatConnector(e.connector)).toMatch(/^hose /);
+        expect(boreSizeMm(e.connector.size)).toBeCloseTo((e.dash / 16) * 25.4);
+        expect([e.aMm, e.bMm, e.socketLengthMm]).toEqual([0, 0, 0]);
+      } else expect(formatConnector(e.connector)).toBe(`an${e.dash} f swivel`);
+    }
+  });
+
+  it('take more off the hose the more they turn up to 90°, and rise further from its axis up to 120°', () => {
+    for (const dash of [4, 6, 8, 10, 12, 16]) {
+      const list = ends.filter((e) => e.construction === 'ptfe' && e.dash === dash);
+      const rise = list.filter((e) => e.angleDeg <= 120).map((e) => e.bMm);
+      expect(rise).toEqual([...rise].sort((a, b) => a - b));
+      expect(list.find((e) => e.angleDeg === 90)!.aMm).toBeGreaterThan(list.find((e) => e.angleDeg === 0)!.aMm);
+      expect(list.find((e) => e.angleDeg === 180)!.bMm).toBeCloseTo(2 * list.find((e) => e.angleDeg === 180)!.bendRadiusMm, 0);
+    }
+  });
+
+  it('are no wider inside than their nut', () => {
+    for (const e of ends.filter((x) => x.connector.family === 'flare37')) expect(e.boreMm).toBeLessThanOrEqual(endForm(e.connector).boreMm);
+  });
+});

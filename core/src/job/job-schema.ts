@@ -1,0 +1,108 @@
+import { Type, type Static } from 'typebox';
+import { ConnectorSchema } from '../connectors/index.js';
+import { hoseEndAngles } from '../hose/index.js';
+
+/** One of a list of values, as JSON Schema's `enum`, with the union as its static type. */
+const OneOf = <const T extends readonly (string | number)[]>(values: T) => Type.Unsafe<T[number]>({ enum: [...values] });
+const Id = Type.String({ minLength: 1, maxLength: 64 });
+const Words = (maxLength: number) => Type.String({ minLength: 1, maxLength, pattern: '\\S' });
+const Note = Type.String({ maxLength: 2000 });
+const Version = Type.Integer({ minimum: 1 });
+const Position = Type.Integer({ minimum: 0, maximum: 100_000 });
+
+export const JobFields = Type.Object(
+  { number: Words(20), name: Words(120), description: Note, archived: Type.Boolean() },
+  { additionalProperties: false },
+);
+export const JobSchema = Type.Object(
+  { id: Id, ...JobFields.properties, version: Version, updatedAt: Type.String() },
+  { additionalProperties: false, title: 'Job' },
+);
+
+/** Kinds of component, as the survey offers them. */
+export const componentKinds = ['turbo', 'block', 'pan', 'tank', 'cooler', 'filter head', 'pump', 'other'] as const;
+
+export const ComponentFields = Type.Object(
+  { kind: OneOf(componentKinds), name: Words(80), note: Note, position: Position },
+  { additionalProperties: false },
+);
+export const ComponentSchema = Type.Object(
+  { id: Id, jobId: Id, ...ComponentFields.properties, version: Version },
+  { additionalProperties: false, title: 'Component' },
+);
+
+export const PortFields = Type.Object(
+  { label: Words(80), connector: ConnectorSchema, note: Note, position: Position },
+  { additionalProperties: false },
+);
+export const PortSchema = Type.Object(
+  { id: Id, jobId: Id, componentId: Id, ...PortFields.properties, version: Version },
+  { additionalProperties: false, title: 'Port' },
+);
+
+export const serviceIds = [
+  'turbo-feed',
+  'turbo-drain',
+  'cooler',
+  'suction',
+  'return',
+  'breather',
+  'coolant',
+  'fuel',
+  'vacuum',
+  'other',
+] as const;
+
+export const ChainLinkSchema = Type.Object(
+  {
+    id: Type.String({ minLength: 1, maxLength: 80 }),
+    inEnd: Type.Integer({ minimum: 0, maximum: 3 }),
+    outEnd: Type.Integer({ minimum: 0, maximum: 3 }),
+  },
+  { additionalProperties: false, title: 'ChainLink' },
+);
+
+/** One end of a line: its port, the angle of the hose end, and the way between them (null: not chosen yet; empty: the hose end goes on the port). */
+export const LineEndSchema = Type.Object(
+  { portId: Id, angleDeg: OneOf(hoseEndAngles), fittings: Type.Union([Type.Array(ChainLinkSchema, { maxItems: 6 }), Type.Null()]) },
+  { additionalProperties: false, title: 'LineEnd' },
+);
+
+export const LineFields = Type.Object(
+  {
+    name: Words(80),
+    service: OneOf(serviceIds),
+    /** Construction and size of the hose; null until chosen. */
+    construction: Type.Union([Type.String({ minLength: 1, maxLength: 20 }), Type.Null()]),
+    dash: Type.Union([Type.Integer({ minimum: 1, maximum: 64 }), Type.Null()]),
+    endA: LineEndSchema,
+    endB: LineEndSchema,
+    /** Seat to seat over the mock-up, mm; null until taped. */
+    tapedLengthMm: Type.Union([Type.Number({ exclusiveMinimum: 0, maximum: 30_000 }), Type.Null()]),
+    slackPercent: Type.Number({ minimum: 0, maximum: 20 }),
+    /** The fabricator has looked it over and signed it off. */
+    checked: Type.Boolean(),
+    note: Note,
+    position: Position,
+  },
+  { additionalProperties: false },
+);
+export const LineSchema = Type.Object(
+  { id: Id, jobId: Id, number: Type.Integer({ minimum: 1 }), ...LineFields.properties, version: Version },
+  { additionalProperties: false, title: 'Line' },
+);
+
+/** A whole job as the app works on it; each later step adds to it. */
+export const JobDocumentSchema = Type.Object(
+  { job: JobSchema, components: Type.Array(ComponentSchema), ports: Type.Array(PortSchema), lines: Type.Array(LineSchema) },
+  { additionalProperties: false, title: 'JobDocument' },
+);
+
+export type Job = Static<typeof JobSchema>;
+export type Component = Static<typeof ComponentSchema>;
+export type Port = Static<typeof PortSchema>;
+export type LineEnd = Static<typeof LineEndSchema>;
+export type Line = Static<typeof LineSchema>;
+export type JobDocument = Static<typeof JobDocumentSchema>;
+export type ServiceId = (typeof serviceIds)[number];
+export type ComponentKind = (typeof componentKinds)[number];

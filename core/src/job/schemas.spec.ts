@@ -1,0 +1,53 @@
+import { Value } from 'typebox/value';
+import { catalogue, document } from '../../testing/sample-job.js';
+import { ConnectorSchema } from '../connectors/index.js';
+import { FittingSchema } from '../fittings/index.js';
+import { HoseEndSchema, HoseSchema } from '../hose/index.js';
+import {
+  ComponentSchema,
+  componentKinds,
+  JobDocumentSchema,
+  JobFileSchema,
+  JobSchema,
+  LineSchema,
+  PortSchema,
+  serviceIds,
+  writeJobFile,
+} from './index.js';
+import { services } from '../lines/index.js';
+
+describe('the schemas', () => {
+  it('take the sample job, its file and the whole catalogue', () => {
+    expect(Value.Check(JobDocumentSchema, document)).toBe(true);
+    expect(Value.Check(JobFileSchema, writeJobFile(document, catalogue))).toBe(true);
+    for (const f of catalogue.fittings) expect(Value.Check(FittingSchema, f)).toBe(true);
+    for (const h of catalogue.hoses) expect(Value.Check(HoseSchema, h)).toBe(true);
+    for (const e of catalogue.hoseEnds) expect(Value.Check(HoseEndSchema, e)).toBe(true);
+  });
+
+  it.each([
+    ['a job without a number', JobSchema, { ...document.job, number: '' }],
+    ['a job whose number is blank', JobSchema, { ...document.job, number: '   ' }],
+    ['a job with more than it should have', JobSchema, { ...document.job, colour: 'red' }],
+    ['a component of no known kind', ComponentSchema, { ...document.components[0], kind: 'rocket' }],
+    ['a component far down the list', ComponentSchema, { ...document.components[0], position: -1 }],
+    ['a port without a connector', PortSchema, { ...document.ports[0], connector: null }],
+    ['a connector that is neither male nor female', ConnectorSchema, { family: 'orb', size: '6', gender: 'both' }],
+    ['a connector with a size a page long', ConnectorSchema, { family: 'orb', size: '6'.repeat(50), gender: 'male' }],
+    ['a line of no service', LineSchema, { ...document.lines[0], service: 'brake' }],
+    ['a line with an angle no end is made in', LineSchema, { ...document.lines[0], endA: { ...document.lines[0]!.endA, angleDeg: 20 } }],
+    ['a line without an end', LineSchema, { ...document.lines[0], endB: undefined }],
+    ['a line of no length', LineSchema, { ...document.lines[0], tapedLengthMm: 0 }],
+    ['a line of forty metres', LineSchema, { ...document.lines[0], tapedLengthMm: 40_000 }],
+    ['a line with negative slack', LineSchema, { ...document.lines[0], slackPercent: -1 }],
+    ['a fitting without an end', FittingSchema, { ...catalogue.fittings[0], ends: [] }],
+    ['a fitting at a negative price', FittingSchema, { ...catalogue.fittings[0], priceMinor: -1 }],
+    ['a fitting at a fraction of a cent', FittingSchema, { ...catalogue.fittings[0], priceMinor: 1.5 }],
+    ['a hose without pressure', HoseSchema, { ...catalogue.hoses[0], workingBar: undefined }],
+  ] as const)('refuse %s', (_, schema, value) => expect(Value.Check(schema, value)).toBe(false));
+
+  it('know the same services as the table of services, and kinds that read as words', () => {
+    expect(services.map((s) => s.id)).toEqual([...serviceIds]);
+    for (const kind of componentKinds) expect(kind).toMatch(/^[a-z ]+$/);
+  });
+});

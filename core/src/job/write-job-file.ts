@@ -1,0 +1,77 @@
+import { formatConnector } from '../connectors/index.js';
+import { findHose, findHoseEnd, type Catalogue } from './catalogue.js';
+import { JOB_FILE_VERSION, type JobFile } from './job-file-schema.js';
+import type { JobDocument, LineEnd } from './job-schema.js';
+
+/** The job as a file. The same job always gives the same file: ids become keys in the order of the survey. */
+export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFile {
+  const components = [...document.components].sort(byPosition);
+  const keys = new Map<string, string>();
+  const written = components.map((component, i) => {
+    const key = `C${i + 1}`;
+    const ports = document.ports.filter((p) => p.componentId === component.id).sort(byPosition);
+    return {
+      key,
+      kind: component.kind,
+      name: component.name,
+      note: component.note,
+      ports: ports.map((port, j) => {
+        keys.set(port.id, `${key}.P${j + 1}`);
+        return { key: `${key}.P${j + 1}`, label: port.label, note: port.note, connector: formatConnector(port.connector) };
+      }),
+    };
+  });
+  const end = ({ portId, angleDeg, fittings }: LineEnd) => ({ port: keys.get(portId) ?? '?', angleDeg, fittings });
+  const { number, name, description } = document.job;
+  return {
+    format: 'gewinde-job',
+    version: JOB_FILE_VERSION,
+    job: { number, name, description },
+    components: written,
+    lines: [...document.lines]
+      .sort(byPosition)
+      .map((line) => ({
+        number: line.number,
+        name: line.name,
+        service: line.service,
+        construction: line.construction,
+        dash: line.dash,
+        tapedLengthMm: line.tapedLengthMm,
+        slackPercent: line.slackPercent,
+        checked: line.checked,
+        note: line.note,
+        endA: end(line.endA),
+        endB: end(line.endB),
+      })),
+    parts: usedParts(document, catalogue),
+  };
+}
+
+/** The catalogue rows a job uses, each once, in the order of the catalogue. */
+function usedParts({ lines }: JobDocument, catalogue: Catalogue): JobFile['parts'] {
+  const fittings = new Set(lines.flatMap((l) => [...(l.endA.fittings ?? []), ...(l.endB.fittings ?? [])]).map((link) => link.id));
+  const hoses = new Set<string>();
+  const ends = new Set<string>();
+  for (const line of lines) {
+    if (line.construction === null || line.dash === null) continue;
+    hoses.add(findHose(catalogue, line.construction, line.dash)?.id ?? '');
+    for (const { angleDeg } of [line.endA, line.endB]) ends.add(findHoseEnd(catalogue, line.construction, line.dash, angleDeg)?.id ?? '');
+  }
+  return structuredCopy({
+    fittings: catalogue.fittings.filter((f) => fittings.has(f.id)),
+    hoses: catalogue.hoses.filter((h) => hoses.has(h.id)),
+    hoseEnds: catalogue.hoseEnds.filter((e) => ends.has(e.id)),
+  });
+}
+
+function structuredCopy(parts: {
+  fittings: Catalogue['fittings'];
+  hoses: Catalogue['hoses'];
+  hoseEnds: Catalogue['hoseEnds'];
+}): JobFile['parts'] {
+  return JSON.parse(JSON.stringify(parts)) as JobFile['parts'];
+}
+
+function byPosition(a: { position: number }, b: { position: number }): number {
+  return a.position - b.position;
+}

@@ -1,0 +1,1 @@
+export { partsList, partGroups, type PartsList, type PartRow, type PartGroup } from './parts-list.js';

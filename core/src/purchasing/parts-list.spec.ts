@@ -1,0 +1,42 @@
+import { catalogue, document, drain, feed } from '../../testing/sample-job.js';
+import { partsList, partGroups } from './index.js';
+
+describe('partsList', () => {
+  const list = partsList(document, catalogue);
+  const row = (id: string) => list.rows.find((r) => r.id === id);
+
+  it('counts every part once with its lines, in the order of picking', () => {
+    expect(row('end-ptfe-6-45')).toMatchObject({ quantity: 1, unit: 'pc', lines: [1] });
+    expect(row('hose clamp for 5/8 in hose')).toMatchObject({ quantity: 2, lines: [3], group: 'clamps and sealant' });
+    expect(row('copper washer 14 × 18 × 1.5')).toMatchObject({ quantity: 1 });
+    expect(row('O-ring FKM AS568-906')).toMatchObject({ quantity: 1 });
+    expect(row('thread sealant NPT 1/2')).toMatchObject({ quantity: 1, unit: 'joint' });
+    const order = list.rows.map((r) => partGroups.indexOf(r.group));
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+  });
+
+  it('adds up hose by its cut length and prices it by the metre', () => {
+    const { quantity, priceMinor } = row('hose-ptfe-6')!;
+    expect(quantity).toBeGreaterThan(550);
+    expect(priceMinor).toBe(Math.round(quantity * 2));
+  });
+
+  it('adds the same part of two lines together', () => {
+    const twice = partsList({ ...document, lines: [drain, { ...drain, id: 'x', number: 7, position: 7 }] }, catalogue);
+    expect(twice.rows.find((r) => r.id === 'end-ptfe-10-90')).toMatchObject({ quantity: 2, lines: [2, 7] });
+  });
+
+  it('totals what has a price and counts what has none', () => {
+    expect(list.totalMinor).toBe(list.rows.reduce((sum, r) => sum + (r.priceMinor ?? 0), 0));
+    expect(list.unpriced).toBe(list.rows.filter((r) => r.group === 'seals' || r.group === 'clamps and sealant').length);
+  });
+
+  it('names the lines that are not whole, and still counts what they have', () => {
+    const open = partsList({ ...document, lines: [{ ...feed, tapedLengthMm: null }] }, catalogue);
+    expect(open.incomplete).toEqual([1]);
+    expect(open.rows.some((r) => r.group === 'hose')).toBe(false);
+    expect(open.rows.some((r) => r.group === 'hose ends')).toBe(true);
+  });
+
+  it('is empty for a job without lines', () => expect(partsList({ ...document, lines: [] }, catalogue).rows).toEqual([]));
+});

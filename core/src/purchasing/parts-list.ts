@@ -1,0 +1,88 @@
+import type { Catalogue, JobDocument } from '../job/index.js';
+import { assembleLine } from '../lines/index.js';
+
+export type PartGroup = 'hose ends' | 'adapters' | 'seals' | 'hose' | 'clamps and sealant';
+
+/** The order in which parts are picked from the shelf. */
+export const partGroups: readonly PartGroup[] = ['hose ends', 'adapters', 'seals', 'hose', 'clamps and sealant'];
+
+export interface PartRow {
+  readonly group: PartGroup;
+  /** Catalogue id, or the item with its size for consumables. */
+  readonly id: string;
+  readonly name: string;
+  /** Pieces, joints for sealant, or millimetres of hose. */
+  readonly quantity: number;
+  readonly unit: 'pc' | 'mm' | 'joint';
+  /** For one piece, or for a metre of hose; undefined where the catalogue has none. */
+  readonly unitPriceMinor?: number;
+  readonly priceMinor?: number;
+  /** Numbers of the lines that use it. */
+  readonly lines: readonly number[];
+}
+
+export interface PartsList {
+  readonly rows: readonly PartRow[];
+  readonly totalMinor: number;
+  /** Rows without a price. */
+  readonly unpriced: number;
+  /** Lines left out because they are not whole yet. */
+  readonly incomplete: readonly number[];
+}
+
+/**
+ * Everything the lines of a job need, seals included, each part once with its quantity and the lines it is for. Parts that are already
+ * chosen count even where the rest of the line is open; those lines are named as incomplete. Hose counts by its cut length.
+ */
+export function partsList(document: JobDocument, catalogue: Catalogue): PartsList {
+  const rows = new Map<string, PartRow>();
+  const incomplete: number[] = [];
+  for (const line of [...document.lines].sort((a, b) => a.position - b.position)) {
+    const { ends, joints, hose, cut, problems } = assembleLine(line, document, catalogue);
+    if (problems.length > 0) incomplete.push(line.number);
+    const add = (row: Omit<PartRow, 'lines' | 'priceMinor'>): void => {
+      const known = rows.get(row.id);
+      const quantity = row.quantity + (known?.quantity ?? 0);
+      const perUnit = row.unit === 'mm' ? 1000 : 1;
+      const price = row.unitPriceMinor === undefined ? {} : { priceMinor: Math.round((row.unitPriceMinor * quantity) / perUnit) };
+      rows.set(row.id, { ...row, quantity, ...price, lines: [...new Set([...(known?.lines ?? []), line.number])] });
+    };
+    for (const end of ends) {
+      if (end.hoseEnd && end.hoseEnd.socketLengthMm > 0)
+        add({ group: 'hose ends', id: end.hoseEnd.id, name: end.hoseEnd.name, quantity: 1, unit: 'pc', ...priced(end.hoseEnd.priceMinor) });
+      for (const { fitting } of end.chain ?? [])
+        add({ group: 'adapters', id: fitting.id, name: fitting.name, quantity: 1, unit: 'pc', ...priced(fitting.priceMinor) });
+    }
+    for (const joint of joints)
+      for (const c of joint.mating.seal?.consumables ?? []) {
+        const sealant = c.item === 'thread sealant';
+        const group: PartGroup = sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
+        add({
+          group,
+          id: `${c.item} ${c.size ?? ''}`.trim(),
+          name: `${capital(c.item)}${c.size ? ` ${c.size}` : ''}`,
+          quantity: c.quantity,
+          unit: sealant ? 'joint' : 'pc',
+        });
+      }
+    if (hose && cut)
+      add({ group: 'hose', id: hose.id, name: hose.name, quantity: cut.cutMm, unit: 'mm', ...priced(hose.pricePerMetreMinor) });
+  }
+  const list = [...rows.values()].sort(
+    (a, b) => partGroups.indexOf(a.group) - partGroups.indexOf(b.group) || a.name.localeCompare(b.name, 'en', { numeric: true }),
+  );
+  return {
+    rows: list,
+    totalMinor: list.reduce((sum, row) => sum + (row.priceMinor ?? 0), 0),
+    unpriced: list.filter((row) => row.priceMinor === undefined).length,
+    incomplete,
+  };
+}
+
+function priced(unitPriceMinor: number | undefined): { unitPriceMinor?: number } {
+  return unitPriceMinor === undefined ? {} : { unitPriceMinor };
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,62 @@
+import { families, familyById, parseConnector } from '../connectors/index.js';
+import { bossRings, mate, metricPortRings, washerFor } from './index.js';
+import { formatMakeUp } from './format-make-up.js';
+
+const makeUp = (a: string, b: string) => mate(parseConnector(a), parseConnector(b)).makeUp!;
+
+describe('make-up', () => {
+  it('grows with the size where it is a torque', () => {
+    const rising = (figures: number[]) => expect(figures).toEqual([...figures].sort((a, b) => a - b));
+    rising(familyById('orb').sizes.map((s) => makeUp(`orb${s} m`, `orb${s} f`).high));
+    rising(
+      ['m10x1', 'm12x1.5', 'm14x1.5', 'm18x1.5', 'm22x1.5', 'm27x2', 'm33x2'].map((s) => makeUp(`${s} m washer`, `${s} f washer`).high),
+    );
+  });
+
+  it('always runs from low to high', () => {
+    for (const family of families.filter((f) => f.genders.length === 2))
+      for (const size of family.sizes) {
+        const seat = family.id === 'metric' ? { seat: 'washer' } : {};
+        const { low, high } = mate(
+          { family: family.id, size, gender: 'male', ...seat },
+          { family: family.id, size, gender: 'female', ...seat },
+        ).makeUp!;
+        expect(low).toBeGreaterThan(0);
+        expect(high).toBeGreaterThanOrEqual(low);
+      }
+  });
+
+  it('takes a hollow banjo bolt to about two thirds of a solid stud', () => {
+    const solid = makeUp('m14x1.5 m washer', 'm14x1.5 f washer');
+    const hollow = makeUp('banjo m14x1.5', 'm14x1.5 f washer');
+    expect(hollow.high / solid.high).toBeCloseTo(2 / 3, 1);
+  });
+
+  it('puts the torque of an adjustable end on its locknut', () => expect(makeUp('orb6 m adjustable', 'orb6 f').note).toContain('locknut'));
+
+  it.each([
+    [{ kind: 'flats', low: 0.75, high: 1.25, unit: 'flats' }, '¾–1¼ flats'],
+    [{ kind: 'turns', low: 1.5, high: 2.5, unit: 'turns' }, '1½–2½ turns'],
+    [{ kind: 'gap', low: 0.5, high: 1, unit: 'mm' }, 'gap 1\u2009mm'],
+    [{ kind: 'push', low: 0, high: 0, unit: '' }, 'push home, tug'],
+    [{ kind: 'clamp', low: 2, high: 4, unit: 'N·m' }, '2–4\u2009N·m'],
+  ] as const)('is said shortly: %j', (figure, words) => expect(formatMakeUp(figure)).toBe(words));
+});
+
+describe('seals', () => {
+  it('have sections that suit their size', () => {
+    for (const { insideMm, sectionMm } of [...Object.values(bossRings), ...Object.values(metricPortRings)]) {
+      expect(sectionMm).toBeGreaterThan(1);
+      expect(sectionMm).toBeLessThan(insideMm / 2.5);
+    }
+  });
+
+  it('go over their bolt and stand out round it', () => {
+    for (const bolt of [8, 10, 12, 14, 16, 18, 20, 22, 24, 26, 27, 30, 33, 36, 42, 48]) {
+      const washer = washerFor(bolt);
+      expect(washer.insideMm).toBe(bolt);
+      expect(washer.outsideMm).toBeGreaterThan(bolt + 3);
+    }
+    expect(washerFor(999).insideMm).toBe(48);
+  });
+});

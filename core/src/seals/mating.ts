@@ -1,0 +1,24 @@
+import type { MakeUp } from './make-up.js';
+
+export interface Consumable {
+  readonly item: string;
+  readonly size?: string;
+  readonly quantity: number;
+}
+
+/** What the glyph of a joint shows. */
+export type SealKind = 'cone' | 'o-ring' | 'washer' | 'two-washers' | 'taper' | 'clamp' | 'olive' | 'socket' | 'none';
+
+/** Two connectors made up together. `leaks`: the threads engage, and nothing reliable seals. */
+export interface Mating {
+  readonly outcome: 'seals' | 'leaks' | 'does-not-join';
+  readonly kind: SealKind;
+  readonly seal?: { readonly method: string; readonly consumables: readonly Consumable[] };
+  /** Plain words a fabricator would use. */
+  readonly reason: string;
+  readonly makeUp?: MakeUp;
+  /** What must or must not go on the threads. */
+  readonly dressing?: string;
+  /** Where the figures come from. */
+  readonly source?: string;
+}

@@ -1,0 +1,61 @@
+import { convert, houseUnits, unitBySymbol, type QuantityKind, type UnitSystem } from './unit.js';
+
+const THIN_SPACE = '\u2009';
+const MINUS = '−';
+
+/** Decimals shown for a unit when the caller does not say. */
+const DECIMALS: Record<string, number> = { mm: 1, bar: 1, 'N·m': 0, '°C': 0, L: 2, psi: 0, 'lbf·ft': 0, '°F': 0, qt: 2, '°': 0, '%': 1 };
+
+export interface FormatOptions {
+  readonly decimals?: number;
+  /** Finest fraction of an inch shown, 2…64; a length in inches that is no such fraction within a tenth of it is shown rounded to it. */
+  readonly denominator?: number;
+  /** Leave the unit away (it stands in the column's head). */
+  readonly bare?: boolean;
+}
+
+/**
+ * A base-unit value in words of the house: `664 mm`, `26 1/8 in`, `4.0 bar`. A true minus sign, a thin space before the unit.
+ * @example formatQuantity(664, 'length', 'inch') // '26 1/8 in'
+ */
+export function formatQuantity(value: number, kind: QuantityKind, system: UnitSystem = 'metric', options: FormatOptions = {}): string {
+  const symbol = houseUnits[system][kind];
+  const number =
+    symbol === 'in'
+      ? formatInches(value / unitBySymbol('in').factor, options.denominator ?? 16)
+      : formatDecimal(convert(value, baseSymbol(kind), symbol), options.decimals ?? DECIMALS[symbol] ?? 1);
+  if (options.bare) return number;
+  return symbol === '°' ? `${number}°` : `${number}${THIN_SPACE}${symbol}`;
+}
+
+/** Both systems at once, the house's first: `664 mm (26 1/8 in)`; what hover and print show. */
+export function formatBoth(value: number, kind: QuantityKind, system: UnitSystem = 'metric', options: FormatOptions = {}): string {
+  const other: UnitSystem = system === 'metric' ? 'inch' : 'metric';
+  return `${formatQuantity(value, kind, system, options)} (${formatQuantity(value, kind, other, options)})`;
+}
+
+/** A plain decimal, trailing zeros dropped, with a true minus sign: `−12.5`. */
+export function formatDecimal(value: number, decimals: number): string {
+  const text = Math.abs(value).toFixed(decimals);
+  const shown = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+  return value < 0 && Number(shown) !== 0 ? `${MINUS}${shown}` : shown;
+}
+
+/** Inches as a shop says them: `26 1/8`, `5/16`, rounded to the denominator. */
+export function formatInches(inches: number, denominator = 16): string {
+  const count = Math.round(Math.abs(inches) * denominator);
+  const whole = Math.floor(count / denominator);
+  let top = count % denominator;
+  let bottom = denominator;
+  while (top > 0 && top % 2 === 0) {
+    top /= 2;
+    bottom /= 2;
+  }
+  const sign = inches < 0 && count > 0 ? MINUS : '';
+  if (top === 0) return `${sign}${whole}`;
+  return `${sign}${whole > 0 ? `${whole} ` : ''}${top}/${bottom}`;
+}
+
+function baseSymbol(kind: QuantityKind): string {
+  return houseUnits.metric[kind];
+}

@@ -1,0 +1,49 @@
+import { expect, test } from '@playwright/test';
+import axe, { type AxeResults } from 'axe-core';
+import { jobByNumber } from './shop.js';
+
+declare const window: Window & { axe: { run: (options: object) => Promise<AxeResults> } };
+
+const views = [
+  ['board', ''],
+  ['survey', 'survey'],
+  ['lines', 'lines'],
+  ['cut', 'cut'],
+  ['order', 'order'],
+] as const;
+
+for (const theme of ['light', 'dark'] as const) {
+  for (const [name, path] of views) {
+    test(`${name}, ${theme}: nothing axe finds fault with`, async ({ page, request }) => {
+      const { job } = await jobByNumber(request, '2403');
+      await page.addInitScript((t) => localStorage.setItem('gewinde.theme', t), theme);
+      await page.goto(path === '' ? '/' : `/job/${job.id}/${path}`);
+      await expect(page.getByText(name === 'board' ? 'Rally raid buggy' : 'Hill-climb single-seater')).toBeVisible();
+      if (name === 'lines')
+        await page
+          .getByRole('button', { name: /^Joint 1/ })
+          .first()
+          .click();
+      if (name === 'survey') await page.getByLabel('Port in one line').fill('npt 1/8 femlae');
+      await page.evaluate(axe.source);
+      const { violations } = await page.evaluate(() => window.axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] }));
+      expect(
+        violations.map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`).join(' | ')}`),
+      ).toEqual([]);
+    });
+  }
+}
+
+test('on a tablet the inspector slides over and nothing runs out of the page', async ({ page, request }) => {
+  const { job } = await jobByNumber(request, '2403');
+  await page.setViewportSize({ width: 820, height: 1180 });
+  for (const path of ['survey', 'lines', 'cut', 'order']) {
+    await page.goto(`/job/${job.id}/${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Magpie');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
+  }
+  await page.goto(`/job/${job.id}/lines`);
+  await expect(page.getByLabel('Inspector').getByLabel('Taped length')).toBeHidden();
+  await page.getByRole('button', { name: 'Inspector' }).click();
+  await expect(page.getByLabel('Inspector').getByLabel('Taped length')).toBeVisible();
+});

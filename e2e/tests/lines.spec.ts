@@ -1,0 +1,96 @@
+import { expect, test } from '@playwright/test';
+import { copyOfMagpie, saved } from './shop.js';
+
+test('a joint that does not join is shown everywhere, and another way puts it right', async ({ page, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'L-1');
+  await page.goto(`/job/${job.id}/lines/${lines.find((l) => l.number === 8)!.id}`);
+  await expect(page.getByRole('button', { name: /L8.*will leak/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Joint 6, does not seal' }).click();
+  const inspector = page.getByLabel('Inspector');
+  await expect(inspector).toContainText('Does not join');
+  await expect(inspector).toContainText('3/4-16 UNF into M20×1.5 starts');
+  await inspector.getByRole('button', { name: /L8 From the cooler/ }).click();
+  await expect(inspector.getByRole('button', { name: 'Mark as checked' })).toBeDisabled();
+  await page.getByRole('button', { name: 'End B', exact: true }).click();
+  await page.getByRole('button', { name: /^Take way 1, 1 adapter/ }).click();
+  await expect(inspector.getByRole('button', { name: 'Mark as checked' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: /L8.*seals, not checked/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: /L8.*will leak/ })).toBeVisible();
+});
+
+test('the rack, the steps and the finder are worked from the keyboard alone', async ({ page, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'L-2');
+  await page.goto(`/job/${job.id}/lines/${lines[0]!.id}`);
+  await expect(page.getByLabel('Name of the line')).toHaveValue('Scavenge, front');
+  await page.keyboard.press('j');
+  await expect(page.getByLabel('Name of the line')).toHaveValue('Scavenge, rear');
+  await page.keyboard.press('k');
+  await page.keyboard.press('k');
+  await expect(page.getByLabel('Name of the line')).toHaveValue('Turbo water');
+  await page.keyboard.press('3');
+  await expect(page.getByRole('heading', { name: 'Cut tickets' })).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByRole('article').first()).toContainText(/cut\s*\d+.* in/);
+  await page.keyboard.press('u');
+  await page.keyboard.press('/');
+  const finder = page.getByRole('combobox', { name: 'Find a line, port, part or command' });
+  await expect(finder).toBeFocused();
+  await finder.fill('oil inlet');
+  await expect(page.getByRole('option').first()).toContainText('Turbo, oil inlet');
+  await finder.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Change oil inlet' })).toBeVisible();
+  await page.locator('body').click({ position: { x: 700, y: 780 } });
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Next in the rack');
+  await expect(page.getByRole('dialog').locator(':focus')).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('dialog')).toContainText('New line');
+});
+
+test('bad lengths and bad pairs are refused in place', async ({ page, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'L-3');
+  await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
+  const taped = page.getByLabel('Taped length');
+  for (const [typed, message] of [
+    ['0', 'at least 1'],
+    ['-40', 'cannot be negative'],
+    ['664 m', 'Check the unit'],
+    ['long', 'not a number'],
+  ] as const) {
+    await taped.fill(typed);
+    await taped.press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: message })).toBeVisible();
+    await expect(taped).toHaveValue(typed);
+  }
+  await taped.fill('40');
+  await taped.press('Enter');
+  await expect(page.getByLabel('What is open')).toContainText('mm of hose would be left');
+  await page.getByRole('button', { name: 'Add a line' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Draw the line' }).click();
+  await expect(dialog.getByRole('alert')).toHaveText('Choose both ports.');
+  const free = 'Remote filter head, gauge · npt 1/8 f';
+  await dialog.getByLabel('From port').selectOption({ label: free });
+  await dialog.getByLabel('To port').selectOption({ label: free });
+  await dialog.getByRole('button', { name: 'Draw the line' }).click();
+  await expect(dialog.getByRole('alert')).toHaveText('A line cannot run from a port to itself.');
+  await expect(dialog.getByRole('option', { name: /used by L4/ }).first()).toBeDisabled();
+});
+
+test('another hose keeps a way where it still fits, and drops it where it does not', async ({ page, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'L-4');
+  await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
+  await page.getByRole('combobox', { name: 'Hose', exact: true }).selectOption({ label: 'rubber core, steel braid' });
+  await expect(page.getByRole('button', { name: /^Joint 3/ }).first()).toBeVisible();
+  await page.getByLabel('Size').selectOption('8');
+  await expect(page.getByLabel('What is open')).toContainText('No way chosen from Block');
+  await expect(page.getByRole('button', { name: /^Take way/ }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Delete line L4' }).click();
+  await expect(page.getByText('L4 Turbo feed deleted')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /L4/ }).first()).toBeVisible();
+  await expect(saved(page)).toBeVisible();
+});

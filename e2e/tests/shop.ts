@@ -1,0 +1,48 @@
+import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
+
+interface Summary {
+  job: { id: string; number: string };
+}
+export interface JobDocument {
+  job: { id: string; version: number; name: string };
+  components: { id: string; name: string }[];
+  ports: { id: string; label: string }[];
+  lines: { id: string; number: number; name: string; version: number; tapedLengthMm: number | null }[];
+}
+
+export async function jobByNumber(request: APIRequestContext, number: string): Promise<JobDocument> {
+  const jobs = (await (await request.get('/api/jobs')).json()) as Summary[];
+  const id = jobs.find((s) => s.job.number === number)?.job.id;
+  return (await (await request.get(`/api/jobs/${id}`)).json()) as JobDocument;
+}
+
+/** A fresh copy of the demo job under a number of its own, so that tests do not stand on one another. */
+export async function copyOfMagpie(request: APIRequestContext, number: string): Promise<JobDocument> {
+  const { job } = await jobByNumber(request, '2403');
+  const file = (await (await request.get(`/api/jobs/${job.id}/export`)).json()) as { job: { number: string } };
+  const made = (await (await request.post('/api/jobs/import', { data: { ...file, job: { ...file.job, number } } })).json()) as Summary;
+  return (await (await request.get(`/api/jobs/${made.job.id}`)).json()) as JobDocument;
+}
+
+export function saved(page: Page): Locator {
+  return page.getByRole('status').filter({ hasText: /^\s*saved \d\d:\d\d\s*$/ });
+}
+
+/** Adds a component in the survey, and its ports by their notation. */
+export async function addComponent(
+  page: Page,
+  kind: string,
+  name: string,
+  ports: readonly (readonly [label: string, notation: string])[],
+): Promise<void> {
+  await page.getByLabel('Kind of the new component').selectOption(kind);
+  await page.getByLabel('Name of the new component').fill(name);
+  await page.getByRole('button', { name: 'Add component' }).click();
+  await expect(page.getByRole('heading', { name: `New port on ${name}` })).toBeVisible();
+  for (const [label, notation] of ports) {
+    await page.getByLabel('What it is called').fill(label);
+    await page.getByLabel('Port in one line').fill(notation);
+    await page.getByLabel('Port in one line').press('Enter');
+    await expect(page.getByRole('button', { name: `Change ${label}` })).toBeVisible();
+  }
+}

@@ -1,0 +1,64 @@
+import { expect, test } from '@playwright/test';
+import { copyOfMagpie, jobByNumber } from './shop.js';
+
+test('a notation is read as it is typed, and a mistake is pointed at with a suggestion', async ({ page, request }) => {
+  const { job } = await jobByNumber(request, '2409');
+  await page.goto(`/job/${job.id}/survey`);
+  await expect(page.getByText('Walk round the engine')).toBeVisible();
+  await page.getByRole('button', { name: 'Add component' }).click();
+  const notation = page.getByLabel('Port in one line');
+  await notation.fill('-10 orb f');
+  await expect(page.getByText('O-ring boss -10, female')).toBeVisible();
+  await expect(page.getByText('7/8-14 UNF')).toBeVisible();
+  await notation.fill('npt 5/8 f');
+  await expect(page.locator('mark')).toHaveText('5/8');
+  await expect(page.getByRole('alert').filter({ hasText: 'It comes in' })).toBeVisible();
+  await notation.fill('ntp 1/8 f');
+  await page.getByRole('button', { name: 'Use npt 1/8 f' }).click();
+  await expect(notation).toHaveValue('npt 1/8 f');
+  await notation.press('Enter');
+  await expect(page.getByRole('button', { name: 'Change port 1' })).toBeVisible();
+  await page.getByRole('button', { name: 'Change port 1' }).click();
+  await page.getByLabel('Port in one line').fill('npt 1/4 f');
+  await page.getByRole('button', { name: 'Save port' }).click();
+  await expect(page.getByRole('row', { name: /npt 1\/4 f/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('row', { name: /npt 1\/4 f/ })).toBeVisible();
+});
+
+test('duplicating and deleting can be undone, and what a line needs stays', async ({ page, request }) => {
+  const { job } = await copyOfMagpie(request, 'S-1');
+  await page.goto(`/job/${job.id}/survey`);
+  await page.getByRole('button', { name: /^Remote filter head/ }).click();
+  await page.getByRole('button', { name: 'Duplicate gauge' }).click();
+  await expect(page.getByRole('button', { name: 'Change gauge 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete gauge', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Change gauge', exact: true })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Change gauge', exact: true })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('Undone: Duplicate port gauge')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change gauge 2' })).toBeHidden();
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByRole('button', { name: 'Change gauge 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete in', exact: true }).click();
+  await expect(page.getByText('in cannot be deleted: L6 ends on it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Delete Remote filter head' }).click();
+  await expect(page.getByText(/Remote filter head cannot be deleted: L6, L7 end on it/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change in', exact: true })).toBeVisible();
+});
+
+test('a component is renamed, re-kinded and noted in place, and kept', async ({ page, request }) => {
+  const { job } = await copyOfMagpie(request, 'S-2');
+  await page.goto(`/job/${job.id}/survey`);
+  await page.getByLabel('Name of the component').fill('Engine block');
+  await page.getByLabel('Name of the component').press('Tab');
+  await page.getByLabel('Note on the component').fill('Hot side right');
+  await page.getByLabel('Note on the component').press('Tab');
+  await page.getByRole('button', { name: 'Duplicate Engine block' }).click();
+  await expect(page.getByRole('button', { name: /^Engine block 2/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Note on the component')).toHaveValue('Hot side right');
+  await page.keyboard.press('j');
+  await expect(page.getByLabel('Name of the component')).toHaveValue('Turbo');
+});

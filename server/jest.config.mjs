@@ -1,0 +1,7 @@
+import { swc } from '../jest.swc.mjs';
+export default {
+  ...swc,
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  moduleNameMapper: { ...swc.moduleNameMapper, '^@gewinde/core$': '<rootDir>/../core/src/index.ts' },
+  testTimeout: 30000,
+};

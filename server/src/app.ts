@@ -1,0 +1,50 @@
+import type { TypeBoxTypeProvider } from '@fastify/type-provider-typebox';
+import Fastify, { type FastifyServerOptions } from 'fastify';
+import type { Knex } from 'knex';
+import { catalogueRoutes } from './catalogue/catalogue-routes.js';
+import { healthRoutes } from './health/health-routes.js';
+import { historyRoutes } from './history/history-routes.js';
+import { liveRoutes } from './history/live-routes.js';
+import { jobRoutes } from './jobs/job-routes.js';
+import { lineRoutes } from './lines/line-routes.js';
+import { handleErrors } from './plugins/errors.js';
+import { describeApi } from './plugins/openapi.js';
+import { secure } from './plugins/security.js';
+import type { App } from './plugins/typed.js';
+import { serveWeb } from './plugins/web-files.js';
+import { componentRoutes } from './survey/component-routes.js';
+import { portRoutes } from './survey/port-routes.js';
+import { transferRoutes } from './transfer/transfer-routes.js';
+
+export interface AppOptions {
+  readonly db: Knex;
+  /** Folder of the built web app; without it only the API is served. */
+  readonly webRoot?: string;
+  readonly requestsPerMinute?: number;
+  readonly logger?: FastifyServerOptions['logger'];
+}
+
+/** The server, ready to listen. It keeps no state of its own: several may run on one database. */
+export async function buildApp({ db, webRoot, requestsPerMinute = 3000, logger = false }: AppOptions): Promise<App> {
+  const app = Fastify({
+    logger,
+    bodyLimit: 256 * 1024,
+    forceCloseConnections: true,
+    ajv: { customOptions: { removeAdditional: false, coerceTypes: false, allErrors: false } },
+  }).withTypeProvider<TypeBoxTypeProvider>();
+  handleErrors(app);
+  await secure(app, requestsPerMinute);
+  await describeApi(app);
+  const feature = { db };
+  await app.register(healthRoutes, feature);
+  await app.register(jobRoutes, feature);
+  await app.register(componentRoutes, feature);
+  await app.register(portRoutes, feature);
+  await app.register(lineRoutes, feature);
+  await app.register(catalogueRoutes, feature);
+  await app.register(historyRoutes, feature);
+  await app.register(liveRoutes, feature);
+  await app.register(transferRoutes, feature);
+  await serveWeb(app, webRoot);
+  return app;
+}

@@ -1,0 +1,53 @@
+import type { JobDocument } from '@gewinde/core';
+import type { Knex } from 'knex';
+import { randomUUID } from 'node:crypto';
+import { replaceInCatalogue } from '../catalogue/catalogue-store.js';
+import { insertEntity } from '../database/entities.js';
+import { magpieDocument } from './magpie.js';
+import { sampleCatalogue } from './sample-prices.js';
+
+const DEMO_NUMBERS = ['2403', '2409'];
+
+/**
+ * Loads the demo shop's jobs and sample prices: once for a database, or anew when asked. A reset replaces the demo jobs by number and
+ * leaves all others alone.
+ */
+export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
+  await db.transaction(async (trx) => {
+    if (!reset && (await trx('marks').where({ name: 'demo' }).first())) return;
+    if (reset) {
+      const old: { id: string }[] = await trx('jobs').whereIn('number', DEMO_NUMBERS).select('id');
+      const ids = old.map((row) => row.id);
+      await trx('job_lines').whereIn('job_id', ids).delete();
+      await trx('jobs').whereIn('id', ids).delete();
+    }
+    const catalogue = sampleCatalogue();
+    await replaceInCatalogue(trx, catalogue, 'sample');
+    const present: { number: string }[] = await trx('jobs').whereIn('number', DEMO_NUMBERS).select('number');
+    const taken = new Set(present.map((row) => row.number));
+    for (const document of [magpieDocument(catalogue, randomUUID), buggy()])
+      if (!taken.has(document.job.number)) await insertDocument(trx, document);
+    await trx('marks').insert({ name: 'demo', at: new Date() }).onConflict('name').merge();
+  });
+}
+
+/** Job 2409: empty, to start from nothing. */
+function buggy(): JobDocument {
+  const job = {
+    id: randomUUID(),
+    number: '2409',
+    name: 'Rally raid buggy',
+    description: 'Empty, to start from. Sample data.',
+    archived: false,
+    version: 1,
+    updatedAt: new Date(0).toISOString(),
+  };
+  return { job, components: [], ports: [], lines: [] };
+}
+
+async function insertDocument(trx: Knex, { job, components, ports, lines }: JobDocument): Promise<void> {
+  await insertEntity(trx, { type: 'job', data: job });
+  for (const data of components) await insertEntity(trx, { type: 'component', data });
+  for (const data of ports) await insertEntity(trx, { type: 'port', data });
+  for (const data of lines) await insertEntity(trx, { type: 'line', data });
+}

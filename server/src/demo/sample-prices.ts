@@ -1,0 +1,36 @@
+import { standardAdapters, standardHoseEnds, standardHoses, type Catalogue } from '@gewinde/core';
+
+const NOTE = 'sample data';
+
+/**
+ * The standard catalogue with invented prices, marked as sample data. A price grows with the metal of the part and a little with its
+ * id, so that neighbouring parts differ; the same part always costs the same.
+ */
+export function sampleCatalogue(): Catalogue {
+  const spread = (id: string): number => [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 997, 7) / 997;
+  const price = (id: string, base: number): number => Math.round((base * (0.9 + 0.25 * spread(id))) / 10) * 10;
+  return {
+    fittings: standardAdapters().map((f) => {
+      const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55;
+      return {
+        ...f,
+        priceMinor: price(f.id, 220 + metal + (f.angleDeg ? 450 : 0) + (f.ends.some((e) => e.swivel) ? 380 : 0)),
+        source: `${f.source}; price: ${NOTE}`,
+      };
+    }),
+    hoses: standardHoses().map((h) => ({
+      ...h,
+      name: h.name,
+      pricePerMetreMinor: price(
+        h.id,
+        { ptfe: 900, rubber: 1100, pushon: 500, coolant: 320, fuel: 420, vacuum: 380 }[h.construction]! + h.outsideMm * 55,
+      ),
+      source: `${h.source}; price: ${NOTE}`,
+    })),
+    hoseEnds: standardHoseEnds().map((e) => ({
+      ...e,
+      ...(e.socketLengthMm > 0 ? { priceMinor: price(e.id, 480 + e.hexMm * 38 + (e.angleDeg ? 520 + e.angleDeg * 4 : 0)) } : {}),
+      source: `${e.source}; price: ${NOTE}`,
+    })),
+  };
+}

@@ -1,0 +1,52 @@
+/** Every error the API answers with, by code. The text is a default; a thrower may say it more precisely. */
+export const errorCatalogue = {
+  'not-found': { status: 404, message: 'This no longer exists.' },
+  'bad-request': { status: 400, message: 'The request cannot be read.' },
+  'bad-value': { status: 400, message: 'A value is out of bounds.' },
+  'connector-syntax': { status: 400, message: 'The notation cannot be read.' },
+  'number-taken': { status: 409, message: 'This job number is taken.' },
+  'same-port': { status: 400, message: 'A line cannot run from a port to itself.' },
+  'port-in-use': { status: 409, message: 'The port is already used by another line.' },
+  'component-in-use': { status: 409, message: 'A port of this component is used by a line.' },
+  conflict: { status: 409, message: 'Somebody else has changed this in the meantime.' },
+  'nothing-to-undo': { status: 409, message: 'There is nothing to undo.' },
+  'nothing-to-redo': { status: 409, message: 'There is nothing to redo.' },
+  'cannot-undo': { status: 409, message: 'This cannot be undone: it has been changed since.' },
+  'job-file-format': { status: 400, message: 'This is not a job file.' },
+  'job-file-newer': { status: 400, message: 'The job file is newer than this app.' },
+  'job-file-content': { status: 400, message: 'The job file does not hold together.' },
+  'too-large': { status: 413, message: 'The file is too large.' },
+  'too-many-requests': { status: 429, message: 'Too many requests; wait a moment.' },
+  'database-away': {
+    status: 503,
+    message: 'The database does not answer. Nothing was changed; the change is kept on the screen and tried again.',
+  },
+  internal: { status: 500, message: 'Something went wrong on the server. Nothing was changed.' },
+} as const;
+
+export type ErrorCode = keyof typeof errorCatalogue;
+
+export interface ErrorDetails {
+  readonly field?: string;
+  /** The row as it stands now, with a conflict. */
+  readonly current?: unknown;
+  readonly position?: number;
+  readonly length?: number;
+  readonly hint?: string;
+  readonly suggestion?: string;
+}
+
+export class AppError extends Error {
+  constructor(
+    readonly code: ErrorCode,
+    message?: string,
+    readonly details: ErrorDetails = {},
+  ) {
+    super(message ?? errorCatalogue[code].message);
+    this.name = 'AppError';
+  }
+
+  get status(): number {
+    return errorCatalogue[this.code].status;
+  }
+}

@@ -1,0 +1,6 @@
+import type { Knex } from 'knex';
+
+/** What every feature is given. */
+export interface Feature {
+  readonly db: Knex;
+}

@@ -1,0 +1,38 @@
+import type { PartRow, PartsList } from '@gewinde/core';
+import fc from 'fast-check';
+import { partsCsv } from './parts-csv.js';
+
+const list = (rows: PartRow[]): PartsList => ({ rows, totalMinor: 0, unpriced: 0, incomplete: [] });
+const row = (change: Partial<PartRow>): PartRow => ({
+  group: 'hose',
+  id: 'hose-ptfe-6',
+  name: 'PTFE hose, -6',
+  quantity: 629,
+  unit: 'mm',
+  unitPriceMinor: 1470,
+  priceMinor: 925,
+  lines: [4, 7],
+  ...change,
+});
+
+describe('partsCsv', () => {
+  it('gives hose in metres and in inches, money with two decimals, lines by their number', () => {
+    expect(partsCsv(list([row({})])).split('\r\n')[1]).toBe('hose,hose-ptfe-6,"PTFE hose, -6",0.629,m,24 3/4,14.70,9.25,L4 L7');
+  });
+
+  it('leaves prices that are not known empty', () => {
+    const seal: PartRow = { group: 'seals', id: 'ring', name: 'O-ring', quantity: 3, unit: 'pc', lines: [1] };
+    expect(partsCsv(list([seal])).split('\r\n')[1]).toBe('seals,ring,O-ring,3,pc,,,,L1');
+  });
+
+  it('never lets a name become a formula', () => {
+    fc.assert(
+      fc.property(fc.constantFrom('=', '+', '-', '@', '\t'), fc.string({ maxLength: 20 }), (sign, rest) => {
+        const cell = partsCsv(list([row({ name: `${sign}${rest}` })]))
+          .replace('\ufeff', '')
+          .split('hose-ptfe-6,')[1]!;
+        expect(cell).toMatch(/^"?'/);
+      }),
+    );
+  });
+});

@@ -1,0 +1,41 @@
+import { formatInches, type PartsList } from '@gewinde/core';
+import { stringify } from 'csv-stringify/sync';
+
+/**
+ * The parts list as CSV (RFC 4180, UTF-8 with a byte order mark, so that a spreadsheet reads the signs). Cells that a spreadsheet
+ * would take for a formula are disarmed.
+ */
+export function partsCsv(list: PartsList): string {
+  const rows = list.rows.map((row) => ({
+    group: row.group,
+    id: row.id,
+    part: row.name,
+    quantity: row.unit === 'mm' ? (row.quantity / 1000).toFixed(3) : String(row.quantity),
+    unit: row.unit === 'mm' ? 'm' : row.unit,
+    inches: row.unit === 'mm' ? formatInches(row.quantity / 25.4) : '',
+    unitPrice: money(row.unitPriceMinor),
+    price: money(row.priceMinor),
+    lines: row.lines.map((n) => `L${n}`).join(' '),
+  }));
+  return stringify(rows, {
+    header: true,
+    bom: true,
+    escape_formulas: true,
+    record_delimiter: 'windows',
+    columns: {
+      group: 'group',
+      id: 'part id',
+      part: 'part',
+      quantity: 'quantity',
+      unit: 'unit',
+      inches: 'inches',
+      unitPrice: 'price each',
+      price: 'price',
+      lines: 'lines',
+    },
+  });
+}
+
+function money(minor: number | undefined): string {
+  return minor === undefined ? '' : (minor / 100).toFixed(2);
+}

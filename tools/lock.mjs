@@ -1,0 +1,56 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
+
+/**
+ * One running copy a data folder. Takes the lock, or says who holds it; a lock whose process is gone is stale and taken over.
+ * @returns {{ held: true, stale: boolean } | { held: false, pid: number, address?: string }}
+ */
+export function takeLock(file) {
+  mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+  let stale = false;
+  for (let tries = 0; tries < 2; tries++) {
+    try {
+      writeFileSync(file, JSON.stringify({ pid: process.pid }), { flag: 'wx', mode: 0o600 });
+      return { held: true, stale };
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error;
+    }
+    const holder = readLock(file);
+    if (holder && alive(holder.pid)) return { held: false, ...holder };
+    console.log('Found the lock of a copy that is no longer running; taking over.');
+    rmSync(file, { force: true });
+    stale = true;
+  }
+  return { held: false, pid: 0 };
+}
+
+export function noteAddress(file, details) {
+  writeFileSync(file, JSON.stringify({ pid: process.pid, ...details }), { mode: 0o600 });
+}
+
+export function releaseLock(file) {
+  if (existsSync(file) && readLock(file)?.pid === process.pid) rmSync(file, { force: true });
+}
+
+export function readLock(file) {
+  try {
+    const holder = JSON.parse(readFileSync(file, 'utf8'));
+    return typeof holder.pid === 'number' ? holder : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** Whether a process runs, and is a Node program (a pid is used again after a restart of the machine). */
+function alive(pid) {
+  try {
+    process.kill(pid, 0);
+  } catch {
+    return false;
+  }
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('node');
+  } catch {
+    return true;
+  }
+}

@@ -1,0 +1,74 @@
+import { chromium } from '@playwright/test';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { requireBuild, requireModules, requireNode, requirePackages } from './needs.mjs';
+import { root } from './paths.mjs';
+import { throwawayServer } from './throwaway-server.mjs';
+
+requireNode();
+requirePackages([
+  { command: 'mariadbd', name: 'mariadb-server' },
+  { command: 'chromium', name: 'chromium' },
+]);
+requireModules();
+requireBuild();
+
+const out = join(root, 'docs/screenshots');
+mkdirSync(out, { recursive: true });
+const { url, stop } = await throwawayServer();
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+try {
+  const jobs = await (await fetch(`${url}/api/jobs`)).json();
+  const jobId = jobs.find((s) => s.job.number === '2403').job.id;
+  const { lines } = await (await fetch(`${url}/api/jobs/${jobId}`)).json();
+  const line = (number) => `/job/${jobId}/lines/${lines.find((l) => l.number === number).id}`;
+  const shots = [
+    { name: 'board', path: '/', ready: (p) => p.getByRole('link', { name: 'Open job 2403 Magpie' }) },
+    {
+      name: 'survey',
+      path: `/job/${jobId}/survey`,
+      ready: (p) => p.getByRole('heading', { name: /New port/ }),
+      act: (p) => p.getByLabel('Port in one line').fill('m18x1.5 f washer'),
+    },
+    { name: 'lines', path: line(4), ready: (p) => p.getByRole('button', { name: /^Take way/ }).first() },
+    {
+      name: 'lines-dark',
+      path: line(8),
+      theme: 'dark',
+      ready: (p) => p.getByRole('button', { name: /^Take way/ }).first(),
+      act: (p) =>
+        p
+          .getByRole('button', { name: /^Joint 6/ })
+          .first()
+          .click(),
+    },
+    { name: 'cut', path: `/job/${jobId}/cut`, ready: (p) => p.getByRole('article').first() },
+    { name: 'cut-tablet', path: `/job/${jobId}/cut`, size: { width: 820, height: 1180 }, ready: (p) => p.getByRole('article').first() },
+    { name: 'order', path: `/job/${jobId}/order`, ready: (p) => p.getByRole('rowheader').first() },
+  ];
+  for (const { name, path, theme = 'light', size = { width: 1280, height: 800 }, ready, act } of shots) {
+    const context = await browser.newContext({ viewport: size, locale: 'en-GB', timezoneId: 'UTC' });
+    await context.addInitScript((t) => localStorage.setItem('gewinde.theme', t), theme);
+    const page = await context.newPage();
+    await page.goto(url + path);
+    await ready(page).waitFor();
+    await page.evaluate(() => document.fonts.ready.then(() => undefined));
+    if (act) await act(page);
+    await page.screenshot({ path: join(out, `${name}.png`) });
+    await context.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+} finally {
+  await browser.close();
+  await stop();
+}

@@ -1,0 +1,86 @@
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { freePort, startDatabase } from './database.mjs';
+import { requireBuild, requireModules, requireNode, requirePackages } from './needs.mjs';
+import { root } from './paths.mjs';
+
+/** Everything that must hold: types, lint, unit tests, published checks, and the real app in a real browser. Counts them all. */
+requireNode();
+requirePackages([
+  { command: 'mariadbd', name: 'mariadb-server' },
+  { command: 'chromium', name: 'chromium' },
+]);
+requireModules();
+requireBuild();
+
+const folder = mkdtempSync(join(tmpdir(), 'gewinde-test-'));
+const database = await startDatabase(folder, { databases: ['gewinde_test', 'gewinde_e2e'] });
+const env = {
+  ...process.env,
+  NG_CLI_ANALYTICS: 'false',
+  GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test'),
+  GEWINDE_E2E_DATABASE_URL: database.url('gewinde_e2e'),
+  E2E_PORT: String(await freePort()),
+  FORCE_COLOR: '0',
+};
+let passed = 0;
+let failed = 0;
+
+/** Runs a step and says how it went; what it printed comes in one piece when it is done, since two steps run at a time. */
+const step = (name, command, args, more = {}) =>
+  new Promise((resolve) => {
+    const start = Date.now();
+    const child = spawn(command, args, { cwd: root, env: { ...env, ...more }, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+    child.once('error', (error) => (said += error.message));
+    child.once('close', (status) => {
+      console.log(
+        `\n── ${name}\n${said.trimEnd()}\n── ${name}: ${status === 0 ? 'good' : 'FAILED'}, ${((Date.now() - start) / 1000).toFixed(0)} s`,
+      );
+      resolve(status);
+    });
+  });
+const check = async (name, command, args) => {
+  if ((await step(name, command, args)) === 0) passed += 1;
+  else failed += 1;
+};
+/** A test runner that writes its counts to a file. */
+const suite = async (name, room, args, report, counts) => {
+  const status = await step(name, 'npm', ['test', '-w', room, '--silent', '--', ...args], { PLAYWRIGHT_JSON_OUTPUT_FILE: report });
+  const found = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 };
+  passed += found.passed;
+  failed += found.failed;
+  if (found.failed === 0 && (status !== 0 || found.passed === 0)) failed += 1; // it did not get as far as its tests
+};
+const jest = (name, room) => {
+  const report = join(folder, `${room}.json`);
+  return suite(name, room, ['--json', `--outputFile=${report}`], report, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }));
+};
+const inOrder = async (...steps) => {
+  for (const next of steps) await next();
+};
+
+try {
+  const report = join(folder, 'e2e.json');
+  await Promise.all([
+    inOrder(
+      ...['core', 'server', 'web', 'e2e'].map((room) => () => check(`types: ${room}`, 'npm', ['run', 'typecheck', '-w', room, '--silent'])),
+      () => check('lint', 'npx', ['eslint', '.']),
+      () => check('format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn']),
+      () => jest('core and published checks', 'core'),
+      () => jest('web', 'web'),
+    ),
+    inOrder(
+      () => jest('server', 'server'),
+      () => suite('the real app', 'e2e', [], report, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky })),
+    ),
+  ]);
+} finally {
+  await database.stop();
+  rmSync(folder, { recursive: true, force: true });
+}
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,157 @@
+import { TestBed } from '@angular/core/testing';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { document } from '../../../core/testing/sample-job';
+import { openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
+import { Board } from './board';
+import { JobDialog } from './job-dialog';
+
+const summary = {
+  job: document.job,
+  components: 2,
+  ports: 6,
+  lines: 3,
+  linesThatSeal: 2,
+  linesChecked: 1,
+  linesThatLeak: 1,
+  blockedBy: 'L2: Joint 1 leaks',
+  next: 'Put L2 right',
+};
+
+describe('the board', () => {
+  let job: OpenJob;
+  let board: Rendered<Board>;
+  const answer = async (list: object[], archived = false) => {
+    job.request('GET', `/api/jobs?archived=${archived}`).flush(list);
+    await settle();
+    await board.stable();
+  };
+  beforeEach(async () => {
+    job = await openSampleJob();
+    board = await render(Board);
+  });
+
+  it('tells for each job how far it is, what blocks it and what comes next', async () => {
+    await answer([summary]);
+    expect(board.find('.rule').getAttribute('aria-label')).toBe('6 ports, 2 of 3 lines seal, 1 checked');
+    expect(board.find('.blocked').textContent).toContain('L2: Joint 1 leaks');
+    expect(board.text()).toContain('Next Put L2 right');
+    expect(board.find('.tag').getAttribute('href')).toBe('/job/job/lines');
+    expect(board.all('.fill').map((e) => Math.round(parseFloat(e.style.width)))).toEqual([100, 67, 33]);
+  });
+
+  it('sends a job without ports to the survey, and teaches when there is none', async () => {
+    await answer([{ ...summary, ports: 0, lines: 0 }]);
+    expect(board.find('.tag').getAttribute('href')).toBe('/job/job/survey');
+    await board.press('button', 'Archived');
+    await answer([], true);
+    expect(board.text()).toContain('Nothing is archived');
+  });
+
+  it('archives with a word about where it went', async () => {
+    await answer([summary]);
+    await board.press('button', 'Archive job 2403');
+    const sent = job.request('PATCH', '/api/jobs/job');
+    expect(sent.request.body).toEqual({ version: 1, archived: true });
+    sent.flush({ ...document.job, archived: true });
+    await settle();
+    await answer([]);
+    expect(job.messages[0]!.text).toBe('2403 is archived; find it under Archived');
+  });
+
+  it('offers to try again when the jobs cannot be read', async () => {
+    job.request('GET', '/api/jobs?archived=false').error(new ProgressEvent('error'));
+    await settle();
+    await board.stable();
+    expect(board.text()).toContain('The server does not answer.');
+    await board.press('button', 'Try again');
+    await answer([summary]);
+    expect(board.text()).toContain('Sample');
+  });
+
+  const give = async (content: string) => {
+    const field = board.find('input[type=file]') as HTMLInputElement;
+    const file = { name: 'job.json', text: async () => content };
+    Object.defineProperty(field, 'files', { value: [file], configurable: true });
+    Object.defineProperty(field, 'value', { value: '', writable: true, configurable: true });
+    field.dispatchEvent(new Event('change'));
+    await settle();
+    await board.stable();
+  };
+
+  it('takes in a job file, and says when it had to be renumbered', async () => {
+    await answer([summary]);
+    await give('{"format": "gewinde-job"}');
+    job.request('POST', '/api/jobs/import').flush({ job: { ...document.job, number: '2403-2' }, renumberedFrom: '2403' });
+    await settle();
+    job.http.match('/api/catalogue').forEach((r) => r.flush({ fittings: [], hoses: [], hoseEnds: [] }));
+    await answer([summary]);
+    expect(job.messages[0]!.text).toBe('Number 2403 is taken; the job came in as 2403-2');
+  });
+
+  it('refuses a file in place, with what the server says of it', async () => {
+    await answer([summary]);
+    await give('{"format": ');
+    expect(board.find('[role=alert]').textContent).toMatch(/job\.json: this is not JSON/);
+    await give('{}');
+    job
+      .request('POST', '/api/jobs/import')
+      .flush({ code: 'job-file-format', message: 'This is not a job file.', field: 'format' }, { status: 400, statusText: 'bad' });
+    await settle();
+    await board.stable();
+    expect(board.find('[role=alert]').textContent).toContain('job.json: This is not a job file. (at format) Nothing was changed.');
+  });
+
+  it('opens the dialog for a new job and for one to rename', async () => {
+    await answer([summary]);
+    const opened: unknown[] = [];
+    const instance = { job: { set: (value: unknown) => opened.push(value) } };
+    jest
+      .spyOn(TestBed.inject(NgbModal), 'open')
+      .mockReturnValue({ componentInstance: instance, result: Promise.reject(new Error('closed')) } as never);
+    await board.press('button', 'New job');
+    await board.press('button', 'Rename job 2403');
+    expect(opened).toEqual([null, document.job]);
+  });
+});
+
+describe('the dialog of a job', () => {
+  const submit = async (dialog: Rendered<JobDialog>) => {
+    dialog.find('form').dispatchEvent(new Event('submit'));
+    await settle();
+    await dialog.stable();
+  };
+
+  it('asks for what is missing, and makes the job', async () => {
+    const { http, request, closed } = await openSampleJob();
+    const dialog = await render(JobDialog);
+    await submit(dialog);
+    http.expectNone({ method: 'POST' });
+    expect(dialog.text()).toContain('Give the job a number');
+    expect(dialog.text()).toContain('Give the job a name');
+    await dialog.type('Number', '2411');
+    await dialog.type('Name', 'Kart');
+    await submit(dialog);
+    const sent = request('POST', '/api/jobs');
+    expect(sent.request.body).toEqual({ number: '2411', name: 'Kart', description: '' });
+    sent.flush({ ...document.job, id: 'made' });
+    await settle();
+    expect(closed).toEqual(['made']);
+  });
+
+  it('shows a taken number at its field', async () => {
+    const { request, closed } = await openSampleJob();
+    const dialog = await render(JobDialog);
+    dialog.fixture.componentInstance.job.set(document.job);
+    await dialog.stable();
+    await dialog.type('Number', '2409');
+    await submit(dialog);
+    request('PATCH', '/api/jobs/job').flush(
+      { code: 'number-taken', message: 'Job number 2409 is taken.', field: 'number' },
+      { status: 409, statusText: 'taken' },
+    );
+    await settle();
+    await dialog.stable();
+    expect(dialog.find('#number-error').textContent).toContain('Job number 2409 is taken.');
+    expect(closed).toEqual([]);
+  });
+});

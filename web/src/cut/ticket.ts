@@ -1,0 +1,27 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { formatQuantity, runSheet, type CutTicket } from '@gewinde/core';
+import { Preferences } from '../data/preferences';
+import { Dial } from '../shared/dial';
+import { DrawingView } from '../shared/drawing';
+
+/** One hose on one tag: what to cut, in figures that read at arm's length, what goes on it, and a label for each end. */
+@Component({
+  selector: 'g-ticket',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DrawingView, Dial],
+  templateUrl: './ticket.html',
+  styleUrl: './ticket.scss',
+})
+export class Ticket {
+  readonly ticket = input.required<CutTicket>();
+  private readonly preferences = inject(Preferences);
+
+  protected readonly cut = computed(() => formatQuantity(this.ticket().cutMm, 'length', this.preferences.system()));
+  protected readonly otherCut = computed(() =>
+    formatQuantity(this.ticket().cutMm, 'length', this.preferences.system() === 'metric' ? 'inch' : 'metric'),
+  );
+  protected readonly assembly = computed(() => formatQuantity(this.ticket().assemblyMm, 'length', this.preferences.system()));
+  protected readonly drawing = computed(() =>
+    runSheet(this.ticket().assembled, { width: 430, height: 132, jobNumber: '', system: this.preferences.system(), hoseOnly: true }),
+  );
+}

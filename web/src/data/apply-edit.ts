@@ -1,0 +1,33 @@
+import { ConnectorSyntaxError, parseConnector, type JobDocument } from '@gewinde/core';
+import type { PendingEdit } from './outbox';
+
+/** The document as it will be when the change has arrived. A notation is read into its connector; one that cannot be read changes nothing. */
+export function applyEdit(document: JobDocument, { kind, id, patch }: PendingEdit): JobDocument {
+  const change = <T extends { id: string }>(rows: T[]): T[] =>
+    rows.map((row) => (row.id === id ? { ...row, ...withConnector(patch) } : row));
+  switch (kind) {
+    case 'job':
+      return { ...document, job: { ...document.job, ...patch } };
+    case 'component':
+      return { ...document, components: change(document.components) };
+    case 'port':
+      return { ...document, ports: change(document.ports) };
+    case 'line':
+      return { ...document, lines: change(document.lines) };
+  }
+}
+
+/** The document with a row as the server has it now. */
+export function applyRow(document: JobDocument, kind: PendingEdit['kind'], row: { id: string }): JobDocument {
+  return applyEdit(document, { kind, id: row.id, version: 0, patch: { ...row } });
+}
+
+function withConnector({ notation, ...patch }: Record<string, unknown>): Record<string, unknown> {
+  if (typeof notation !== 'string') return patch;
+  try {
+    return { ...patch, connector: parseConnector(notation) };
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError) return patch;
+    throw error;
+  }
+}

@@ -1,0 +1,40 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { connectorThread, formatConnector, formatMakeUp, jointNames, type AssembledLine, type LineJoint } from '@gewinde/core';
+import { Preferences } from '../data/preferences';
+import { SealGlyph } from '../shared/seal-glyph';
+
+const VERDICT = { seals: 'Seals', leaks: 'Will leak', 'does-not-join': 'Does not join' } as const;
+
+/** The joint in words: verdict first, then the pair, what it uses, make-up, source. */
+@Component({
+  selector: 'g-joint-inspector',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SealGlyph],
+  templateUrl: './joint-inspector.html',
+  styleUrl: './inspector.scss',
+})
+export class JointInspector {
+  readonly joint = input.required<LineJoint>();
+  readonly line = input.required<AssembledLine>();
+  readonly back = output<void>();
+  private readonly preferences = inject(Preferences);
+
+  protected readonly verdict = computed(() => VERDICT[this.joint().mating.outcome]);
+  protected readonly names = computed(() => jointNames(this.joint()).map((name) => name.charAt(0).toUpperCase() + name.slice(1)));
+  protected readonly pair = computed(() =>
+    this.joint().connectors?.map((c) => ({ notation: formatConnector(c), thread: connectorThread(c)?.designation })),
+  );
+  protected readonly makeUp = computed(() => {
+    const makeUp = this.joint().mating.makeUp;
+    return makeUp ? { figure: formatMakeUp(makeUp, this.preferences.system()), note: makeUp.note } : null;
+  });
+  protected readonly uses = computed(() => {
+    const seal = this.joint().mating.seal;
+    if (!seal) return null;
+    return seal.consumables.length === 0
+      ? 'Nothing'
+      : seal.consumables
+          .map((c) => `${c.quantity} ${c.item}${c.quantity > 1 && !c.item.endsWith('sealant') ? 's' : ''} ${c.size ?? ''}`.trim())
+          .join(', ');
+  });
+}

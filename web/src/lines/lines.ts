@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { Router } from '@angular/router';
+import { runSheet, type AssembledLine } from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { JobView } from '../data/job-view';
+import { Preferences } from '../data/preferences';
+import { DrawingView } from '../shared/drawing';
+import { Icon } from '../shared/icon';
+import { KeyboardCommands } from '../shell/keyboard-commands';
+import { JointInspector } from './joint-inspector';
+import { LineForm } from './line-form';
+import { LineRack } from './line-rack';
+import { NewLineDialog } from './new-line-dialog';
+import { SealRow } from './seal-row';
+import { WaysTable } from './ways-table';
+
+/** The heart: the rack of lines, the chosen one drawn as it would lie on the bench, its joints, its ways, its figures. */
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DrawingView, Icon, JointInspector, LineForm, LineRack, SealRow, WaysTable],
+  templateUrl: './lines.html',
+  styleUrl: './lines.scss',
+})
+export class Lines {
+  readonly lineId = input<string>();
+  /** `?new=1` opens the dialog for a new line. */
+  readonly new = input<string>();
+
+  private readonly router = inject(Router);
+  private readonly modal = inject(NgbModal);
+  private readonly preferences = inject(Preferences);
+  protected readonly view = inject(JobView);
+  /** Number of the chosen joint; null shows the line itself. */
+  protected readonly jointNumber = signal<number | null>(null);
+  /** On a tablet the inspector slides over the sheet. */
+  protected readonly inspectorOpen = signal(false);
+
+  protected readonly chosen = computed(
+    (): AssembledLine | undefined => this.view.lines().find((l) => l.line.id === this.lineId()) ?? this.view.lines()[0],
+  );
+  /** Where the rack is on its way to, so that keys pressed quickly all count. */
+  private heading: string | undefined;
+  private readonly chosenId = computed(() => this.chosen()?.line.id ?? null);
+  protected readonly joint = computed(() => this.chosen()?.joints.find((j) => j.number === this.jointNumber()));
+  protected readonly sheet = computed(() => {
+    const chosen = this.chosen();
+    const document = this.view.document();
+    return chosen && document
+      ? runSheet(chosen, { width: 780, height: 362, jobNumber: document.job.number, system: this.preferences.system() })
+      : null;
+  });
+  protected readonly freePorts = computed(() => {
+    const document = this.view.document();
+    const used = new Set(document?.lines.flatMap((l) => [l.endA.portId, l.endB.portId]));
+    return (document?.ports ?? []).filter((p) => !used.has(p.id)).length;
+  });
+
+  constructor() {
+    inject(KeyboardCommands)
+      .toView.pipe(takeUntilDestroyed())
+      .subscribe((command) => (command === 'new-line' ? void this.add() : this.move(command === 'next' ? 1 : -1)));
+    effect(() => {
+      if (this.chosenId() !== null) untracked(() => this.jointNumber.set(null));
+    });
+    effect(() => {
+      if (this.new()) untracked(() => void this.add());
+    });
+  }
+
+  protected open(line: AssembledLine): void {
+    this.heading = line.line.id;
+    void this.router.navigate(['/job', this.view.document()?.job.id, 'lines', line.line.id]).then(() => (this.heading = undefined));
+  }
+
+  protected chooseJoint(number: number): void {
+    this.jointNumber.update((n) => (n === number ? null : number));
+    this.inspectorOpen.set(true);
+  }
+
+  protected async add(): Promise<void> {
+    const dialog = this.modal.open(NewLineDialog, { ariaLabelledBy: 'new-line-title' });
+    const id = (await dialog.result.catch(() => undefined)) as string | undefined;
+    if (id) void this.router.navigate(['/job', this.view.document()?.job.id, 'lines', id]);
+    else if (this.new()) void this.router.navigate([], { queryParams: {}, replaceUrl: true });
+  }
+
+  private move(by: number): void {
+    const list = this.view.lines();
+    const from = this.heading ?? this.chosen()?.line.id;
+    const at = list.findIndex((l) => l.line.id === from);
+    const next = list[(at + by + list.length) % list.length];
+    if (next) this.open(next);
+  }
+}

@@ -1,0 +1,199 @@
+import { assembleLine, parseConnector, type Line } from '@gewinde/core';
+import { catalogue, document, drain, feed, line } from '../../../core/testing/sample-job';
+import { openSampleJob, render, settle } from '../../test/open-job';
+import { JointInspector } from './joint-inspector';
+import { LineRack } from './line-rack';
+import { Lines } from './lines';
+import { NewLineDialog } from './new-line-dialog';
+import { SealRow } from './seal-row';
+import { WaysTable } from './ways-table';
+
+const assembled = (l: Line = feed, d = document) => assembleLine(l, d, catalogue);
+const leaking = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
+const bare = line(9, {
+  construction: null,
+  dash: null,
+  tapedLengthMm: null,
+  endA: { ...feed.endA, fittings: null },
+  endB: { ...feed.endB, fittings: null },
+});
+
+describe('the rack', () => {
+  it('tells each state in words as well as in signs', async () => {
+    await openSampleJob();
+    const rack = await render(LineRack, {
+      lines: [assembled(), assembled({ ...drain, checked: true }), assembled(leaking), assembled(bare)],
+    });
+    expect(rack.all('.state').map((e) => e.textContent.replace(/\s+/g, ' ').trim())).toEqual([
+      '○seals, not checked',
+      '✓checked',
+      '✕will leak',
+      '44 open',
+    ]);
+    expect(rack.text()).toContain('-6 PTFE · 6 joints');
+    expect(rack.text()).toContain('no hose yet');
+    expect(rack.text()).toMatch(/4 · \d+ joints/);
+  });
+});
+
+describe('the seal row', () => {
+  it('has one cell a joint with seal and make-up, and chooses it', async () => {
+    await openSampleJob();
+    const row = await render(SealRow, { line: assembled(), chosen: 2 });
+    const chosen: number[] = [];
+    row.fixture.componentInstance.choose.subscribe((n) => chosen.push(n));
+    expect(row.all('.cell')).toHaveLength(6);
+    expect(row.all('.cell')[0]!.textContent).toMatch(/25–35/);
+    expect(row.all('.cell')[1]!.getAttribute('aria-pressed')).toBe('true');
+    await row.press('.cell', 'ring AS568-906');
+    expect(chosen).toEqual([6]);
+  });
+
+  it('marks what does not join, and says what is missing where nothing is chosen', async () => {
+    await openSampleJob();
+    expect((await render(SealRow, { line: assembled(leaking) })).find('.cell[data-outcome="does-not-join"]').textContent).toContain(
+      'does not join',
+    );
+    expect((await render(SealRow, { line: assembled(bare) })).text()).toContain('The joints appear here');
+  });
+});
+
+describe('the joint in words', () => {
+  it('gives verdict, pair, what it uses, make-up, dressing and source', async () => {
+    await openSampleJob();
+    const joint = await render(JointInspector, { joint: assembled().joints[0], line: assembled() });
+    for (const words of [
+      'Joint 1 · port to adapter',
+      'Seals',
+      'm14x1.5 f washer',
+      '1 copper washer 14 × 18 × 1.5',
+      '25–35',
+      'New washer each time',
+      'ISO 9974',
+    ])
+      expect(joint.text()).toContain(words);
+  });
+
+  it('says why a joint fails and what to do', async () => {
+    await openSampleJob();
+    const joint = await render(JointInspector, { joint: assembled(leaking).joints[5], line: assembled(leaking) });
+    expect(joint.find('.leaks').textContent).toContain('Does not join');
+    expect(joint.text()).toContain('Take another way at end B');
+    expect(joint.text()).not.toContain('Make-up');
+  });
+
+  it('names hose and end where there is no thread', async () => {
+    await openSampleJob();
+    const joint = await render(JointInspector, { joint: assembled().joints[2], line: assembled() });
+    expect(joint.text()).toContain('Olive end -6, straight, 37° swivel');
+    expect(joint.text()).toContain('gap 1 mm');
+  });
+});
+
+describe('the ways', () => {
+  it('are listed with what decides, and the taken one marked', async () => {
+    const { request } = await openSampleJob();
+    const ways = await render(WaysTable, { line: assembled() });
+    await settle();
+    await ways.stable();
+    expect(ways.all('tbody tr').length).toBeGreaterThan(3);
+    expect(ways.find('tr.chosen').textContent).toContain('1 adapter');
+    expect(ways.all('tbody tr')[0]!.querySelectorAll('svg')).toHaveLength(1);
+    await ways.press('button', /^ ?Take Take way 2/);
+    expect(request('PATCH', '/api/lines/line1').request.body).toMatchObject({
+      version: 3,
+      checked: false,
+      endA: { portId: 'gallery', angleDeg: 0 },
+    });
+  });
+
+  it('start at the end that is still open', async () => {
+    await openSampleJob();
+    const ways = await render(WaysTable, { line: assembled({ ...feed, endB: { ...feed.endB, fittings: null } }) });
+    expect(ways.find('h3').textContent).toContain('Ways from turbo, port inlet');
+    await ways.press('button', 'End A');
+    expect(ways.find('h3').textContent).toContain('Ways from block, port gallery');
+  });
+
+  it('ask for a hose first', async () => {
+    await openSampleJob();
+    expect((await render(WaysTable, { line: assembled(bare) })).text()).toContain('Choose the hose and its ends');
+  });
+
+  it('say so where the catalogue has none, and which part would do', async () => {
+    const odd = {
+      ...document,
+      ports: document.ports.map((p) => (p.id === 'gallery' ? { ...p, connector: parseConnector('m48x2 f washer') } : p)),
+    };
+    await openSampleJob(odd);
+    const ways = await render(WaysTable, { line: assembled({ ...feed, endA: { ...feed.endA, fittings: null } }, odd) });
+    await settle();
+    await ways.stable();
+    expect(ways.find('.attention').textContent).toContain('No chain in the catalogue joins metric parallel M48×2');
+    expect(ways.text()).toContain('m48x2 m washer to an6 m');
+  });
+});
+
+describe('a new line', () => {
+  it('asks for two different ports and offers none that is used', async () => {
+    const { request, reread, closed } = await openSampleJob({ lines: [] });
+    const dialog = await render(NewLineDialog);
+    await dialog.press('button', 'Draw the line');
+    expect(dialog.find('[role=alert]').textContent).toBe('Choose both ports.');
+    await dialog.choose('From port', 'gallery');
+    await dialog.choose('To port', 'gallery');
+    await dialog.press('button', 'Draw the line');
+    expect(dialog.find('[role=alert]').textContent).toBe('A line cannot run from a port to itself.');
+    await dialog.choose('To port', 'inlet');
+    await dialog.choose('Service', 'return');
+    await dialog.press('button', 'Draw the line');
+    const sent = request('POST', '/api/jobs/job/lines');
+    expect(sent.request.body).toEqual({ service: 'return', fromPortId: 'gallery', toPortId: 'inlet' });
+    sent.flush({ ...feed, id: 'new' }, { status: 201, statusText: 'made' });
+    await reread();
+    expect(closed).toEqual(['new']);
+  });
+
+  it('shows what the server refuses', async () => {
+    const { request } = await openSampleJob({ lines: [] });
+    const dialog = await render(NewLineDialog);
+    await dialog.choose('From port', 'gallery');
+    await dialog.choose('To port', 'inlet');
+    await dialog.press('button', 'Draw the line');
+    request('POST', '/api/jobs/job/lines').flush(
+      { code: 'port-in-use', message: 'inlet is already used by L9.' },
+      { status: 409, statusText: 'used' },
+    );
+    await settle();
+    await dialog.stable();
+    expect(dialog.find('[role=alert]').textContent).toBe('inlet is already used by L9.');
+  });
+
+  it('shows used ports as used', async () => {
+    await openSampleJob();
+    const dialog = await render(NewLineDialog);
+    expect(dialog.find('option', 'port gallery').textContent).toContain('(used by L1)');
+    expect(dialog.find('option', 'port gallery')).toHaveProperty('disabled', true);
+  });
+});
+
+describe('the view', () => {
+  it('draws the chosen line, and a joint chosen on the sheet is chosen in the row and told in words', async () => {
+    await openSampleJob();
+    const view = await render(Lines, { lineId: 'line2' });
+    expect(view.find('.middle').getAttribute('aria-label')).toBe('Line L2, Line 2');
+    view.all('.balloon')[5]!.dispatchEvent(new MouseEvent('click'));
+    await view.stable();
+    expect(view.find('.inspector').textContent).toContain('Joint 6');
+    expect(view.find('.cell.chosen').textContent).toContain('6');
+    await view.press('.back');
+    expect(view.find('.inspector').textContent).toContain('Mark as checked');
+  });
+
+  it('teaches the next step while there are no lines', async () => {
+    await openSampleJob({ lines: [] });
+    expect((await render(Lines)).text()).toContain('Draw the first line');
+    await openSampleJob({ lines: [], ports: [] });
+    expect((await render(Lines)).text()).toContain('the survey has none free');
+  });
+});

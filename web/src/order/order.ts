@@ -1,0 +1,84 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import {
+  fittingDrawing,
+  formatQuantity,
+  hoseDrawing,
+  hoseEndDrawing,
+  partGroups,
+  partsList,
+  type Catalogue,
+  type Drawing,
+  type PartRow,
+} from '@gewinde/core';
+import { JobView } from '../data/job-view';
+import { Preferences } from '../data/preferences';
+import { DrawingView } from '../shared/drawing';
+import { Icon } from '../shared/icon';
+
+const SIZE = { width: 130, height: 46 };
+
+/** The parts list, seals included, grouped as it is picked from the shelf, with a drawing beside each part. */
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DrawingView, Icon, RouterLink],
+  templateUrl: './order.html',
+  styleUrl: './order.scss',
+})
+export class Order {
+  private readonly view = inject(JobView);
+  private readonly preferences = inject(Preferences);
+  protected readonly job = computed(() => this.view.document()?.job);
+  protected readonly list = computed(() => {
+    const document = this.view.document();
+    const catalogue = this.view.catalogue();
+    return document && catalogue ? partsList(document, catalogue) : null;
+  });
+  protected readonly groups = computed(() => {
+    const list = this.list();
+    const catalogue = this.view.catalogue();
+    if (!list || !catalogue) return [];
+    return partGroups
+      .map((name) => ({
+        name: name.charAt(0).toUpperCase() + name.slice(1),
+        rows: list.rows
+          .filter((row) => row.group === name)
+          .map((row) => ({
+            row,
+            drawing: drawingOf(row, catalogue),
+            quantity: this.quantity(row),
+            lines: row.lines.map((number) => ({ number, id: this.view.document()?.lines.find((l) => l.number === number)?.id })),
+          })),
+      }))
+      .filter((group) => group.rows.length > 0);
+  });
+
+  protected money(minor: number | undefined): string {
+    return minor === undefined ? '—' : (minor / 100).toFixed(2);
+  }
+
+  protected incomplete(numbers: readonly number[]): string {
+    return numbers.map((n) => `L${n}`).join(', ');
+  }
+
+  private quantity(row: PartRow): string {
+    if (row.unit !== 'mm') return `${row.quantity}${row.unit === 'joint' ? (row.quantity === 1 ? ' joint' : ' joints') : ''}`;
+    return this.preferences.system() === 'metric'
+      ? `${(row.quantity / 1000).toFixed(3)}\u2009m`
+      : formatQuantity(row.quantity, 'length', 'inch');
+  }
+}
+
+function drawingOf(row: PartRow, catalogue: Catalogue): Drawing | null {
+  const fitting = catalogue.fittings.find((f) => f.id === row.id);
+  if (fitting) return fittingDrawing(fitting, SIZE);
+  const end = catalogue.hoseEnds.find((e) => e.id === row.id);
+  if (end)
+    return hoseEndDrawing(
+      end,
+      catalogue.hoses.find((h) => h.construction === end.construction && h.dash === end.dash),
+      SIZE,
+    );
+  const hose = catalogue.hoses.find((h) => h.id === row.id);
+  return hose ? hoseDrawing(hose, SIZE) : null;
+}

@@ -1,0 +1,19 @@
+import type { Routes } from '@angular/router';
+import { Board } from './board/board';
+
+export const routes: Routes = [
+  { path: '', component: Board, title: 'Board · Gewinde' },
+  {
+    path: 'job/:jobId',
+    loadComponent: () => import('./shell/workspace').then((m) => m.Workspace),
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'lines' },
+      { path: 'survey', loadComponent: () => import('./survey/survey').then((m) => m.Survey) },
+      { path: 'lines', loadComponent: () => import('./lines/lines').then((m) => m.Lines) },
+      { path: 'lines/:lineId', loadComponent: () => import('./lines/lines').then((m) => m.Lines) },
+      { path: 'cut', loadComponent: () => import('./cut/cut').then((m) => m.Cut) },
+      { path: 'order', loadComponent: () => import('./order/order').then((m) => m.Order) },
+    ],
+  },
+  { path: '**', redirectTo: '' },
+];

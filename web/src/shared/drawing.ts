@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import type { AreaShape, BalloonShape, Drawing, DotShape, LineShape, Point, TextShape } from '@gewinde/core';
+
+let drawings = 0;
+
+/** Renders a display list as SVG. Inks come from the theme; balloons can be chosen by mouse and keyboard. */
+@Component({
+  selector: 'g-drawing',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './drawing.html',
+  styleUrl: './drawing.scss',
+})
+export class DrawingView {
+  readonly drawing = input.required<Drawing>();
+  /** Number of the chosen balloon. */
+  readonly chosen = input<number | null>(null);
+  /** Faint squares behind, as on drawing paper. */
+  readonly squared = input(false);
+  readonly choose = output<number>();
+
+  protected readonly id = `d${++drawings}`;
+  protected readonly hatches = computed(() => [
+    ...new Set(this.drawing().shapes.flatMap((s) => (s.kind === 'area' && s.hatch !== undefined ? [s.hatch] : []))),
+  ]);
+  protected readonly marks = computed(() =>
+    this.drawing().shapes.filter((s): s is AreaShape | LineShape | DotShape | TextShape => s.kind !== 'balloon'),
+  );
+  protected readonly balloons = computed(() =>
+    this.drawing()
+      .shapes.filter((s): s is BalloonShape => s.kind === 'balloon')
+      .sort((a, b) => a.number - b.number),
+  );
+
+  protected points(points: readonly Point[]): string {
+    return points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
+  }
+
+  protected hatchUrl(shape: AreaShape): string | null {
+    return shape.hatch !== undefined && (shape.fill === 'section' || shape.fill === 'component') ? `url(#${this.id}-${shape.hatch})` : null;
+  }
+
+  /** The leader ends at the balloon's rim. */
+  protected leader(b: BalloonShape): { x1: number; y1: number; x2: number; y2: number } {
+    const length = Math.hypot(b.target[0] - b.at[0], b.target[1] - b.at[1]) || 1;
+    return {
+      x1: b.at[0] + ((b.target[0] - b.at[0]) / length) * 11,
+      y1: b.at[1] + ((b.target[1] - b.at[1]) / length) * 11,
+      x2: b.target[0],
+      y2: b.target[1],
+    };
+  }
+}

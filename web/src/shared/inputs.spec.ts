@@ -1,0 +1,96 @@
+import { Component, signal } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import type { Connector, UnitSystem } from '@gewinde/core';
+import { NotationInput } from './notation-input';
+import { QuantityInput } from './quantity-input';
+
+@Component({
+  imports: [QuantityInput, NotationInput],
+  template: `
+    <g-quantity-input
+      label="Taped length"
+      [value]="length()"
+      [system]="system()"
+      [least]="1"
+      [most]="30000"
+      [optional]="true"
+      (changed)="length.set($event)"
+    />
+    <g-notation-input [(text)]="notation" (accept)="accepted.set($event)" />
+  `,
+})
+class Host {
+  readonly length = signal<number | null>(664);
+  readonly system = signal<UnitSystem>('metric');
+  readonly notation = signal('');
+  readonly accepted = signal<Connector | null>(null);
+}
+
+describe('inputs', () => {
+  let fixture: ComponentFixture<Host>;
+  let host: Host;
+  const root = () => fixture.nativeElement as HTMLElement;
+  const fields = () => [...root().querySelectorAll('input')];
+  const type = async (index: number, text: string, key?: string) => {
+    const field = fields()[index]!;
+    field.value = text;
+    field.dispatchEvent(new Event('input'));
+    if (key) field.dispatchEvent(new KeyboardEvent('keydown', { key }));
+    else field.dispatchEvent(new Event('blur'));
+    await fixture.whenStable();
+  };
+
+  beforeEach(async () => {
+    fixture = TestBed.createComponent(Host);
+    host = fixture.componentInstance;
+    await fixture.whenStable();
+  });
+
+  it('a quantity is read in any unit and shown in the house unit, the other on hover', async () => {
+    expect(fields()[0]!.value).toBe('664\u2009mm');
+    expect(fields()[0]!.title).toContain('26 1/8');
+    await type(0, '26 1/8 in');
+    expect(host.length()).toBeCloseTo(663.575);
+    host.system.set('inch');
+    await fixture.whenStable();
+    expect(fields()[0]!.value).toBe('26 1/8\u2009in');
+  });
+
+  it.each([
+    ['-5', /negative/],
+    ['0', /at least 1/],
+    ['90 m', /Check the unit/],
+    ['long', /not a number/],
+  ])('a quantity refuses "%s" in place and keeps what was typed', async (text, message) => {
+    await type(0, text);
+    expect(host.length()).toBe(664);
+    expect(fields()[0]!.value).toBe(text);
+    expect(root().querySelector('g-quantity-input .g-error')!.textContent).toMatch(message);
+    await type(0, text, 'Escape');
+    expect(fields()[0]!.value).toBe('664\u2009mm');
+  });
+
+  it('a quantity may be emptied where that is allowed', async () => {
+    await type(0, '');
+    expect(host.length()).toBeNull();
+  });
+
+  it('a notation is shown back in words, and Enter takes it', async () => {
+    await type(1, 'm14x1.5 f washer');
+    const text = root().querySelector('g-notation-input')!.textContent;
+    expect(text).toContain('Metric parallel M14×1.5, female, washer');
+    expect(text).toContain('12.5');
+    await type(1, 'm14x1.5 f washer', 'Enter');
+    expect(host.accepted()).toEqual({ family: 'metric', size: 'M14x1.5', gender: 'female', seat: 'washer' });
+  });
+
+  it('a mistake is marked where it stands, and its suggestion can be taken', async () => {
+    await type(1, 'npt 1/8 femlae');
+    expect(root().querySelector('mark')!.textContent).toBe('femlae');
+    await type(1, 'npt 1/8 femlae', 'Enter');
+    expect(host.accepted()).toBeNull();
+    root().querySelector<HTMLButtonElement>('g-notation-input button')!.click();
+    await fixture.whenStable();
+    expect(host.notation()).toBe('npt 1/8 f');
+  });
+});

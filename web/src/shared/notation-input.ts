@@ -1,0 +1,116 @@
+import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, model, output, viewChild } from '@angular/core';
+import {
+  ConnectorSyntaxError,
+  describeConnector,
+  formatConnector,
+  formatQuantity,
+  parseConnector,
+  portDrawing,
+  type Connector,
+  type UnitSystem,
+} from '@gewinde/core';
+import { DrawingView } from './drawing';
+
+let inputs = 0;
+
+/**
+ * One line of notation, read as it is typed: shown back in full words with the thread's dimensions and its section; a mistake is
+ * pointed at where it stands, with a suggestion that a click or Tab takes.
+ */
+@Component({
+  selector: 'g-notation-input',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DrawingView],
+  templateUrl: './notation-input.html',
+  styleUrl: './notation-input.scss',
+})
+export class NotationInput {
+  readonly text = model('');
+  readonly label = input('Port in one line');
+  readonly system = input<UnitSystem>('metric');
+  /** An error of the server for this field. */
+  readonly refused = input<string | null>(null);
+  readonly accept = output<Connector>();
+
+  protected readonly id = `notation${++inputs}`;
+  private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
+
+  protected readonly reading = computed(() => read(this.text()));
+  readonly connector = computed(() => this.reading().connector);
+  protected readonly error = computed(() => this.reading().error);
+  protected readonly words = computed(() => {
+    const connector = this.connector();
+    if (!connector) return null;
+    const { name, designation, thread, sealsOn, standard } = describeConnector(connector);
+    const mm = (value: number) => formatQuantity(value, 'length', this.system(), { decimals: 2, denominator: 64 });
+    const dimensions = thread
+      ? [
+          ['major', mm(thread.majorMm)],
+          [
+            'pitch',
+            `${formatQuantity(thread.pitchMm, 'length', 'metric', { decimals: 3 })} · ${(25.4 / thread.pitchMm).toFixed(1).replace(/\.0$/, '')} per inch`,
+          ],
+          ['minor, inside', mm(thread.minorInternalMm)],
+          ['tap drill', mm(thread.tapDrillMm)],
+        ]
+      : [];
+    return {
+      name: name.charAt(0).toUpperCase() + name.slice(1),
+      designation,
+      sealsOn,
+      standard,
+      dimensions,
+      canonical: formatConnector(connector),
+    };
+  });
+  protected readonly drawing = computed(() => {
+    const connector = this.connector();
+    return connector ? portDrawing(connector, { width: 170, height: 118 }) : null;
+  });
+  /** The typed text in three pieces: before, at and after the mistake. */
+  protected readonly pieces = computed(() => {
+    const error = this.error();
+    const text = this.text();
+    if (!error || text.trim() === '') return null;
+    return [
+      text.slice(0, error.position),
+      text.slice(error.position, error.position + error.length) || ' ',
+      text.slice(error.position + error.length),
+    ];
+  });
+
+  constructor() {
+    effect(() => this.field().nativeElement.setAttribute('aria-invalid', String(this.error() !== null && this.text().trim() !== '')));
+  }
+
+  focus(): void {
+    this.field().nativeElement.focus();
+  }
+
+  protected typed(event: Event): void {
+    this.text.set((event.target as HTMLInputElement).value);
+  }
+
+  protected entered(event: Event): void {
+    const connector = this.connector();
+    if (!connector) return;
+    event.preventDefault();
+    this.accept.emit(connector);
+  }
+
+  protected takeSuggestion(): void {
+    const suggestion = this.error()?.suggestion;
+    if (suggestion === undefined) return;
+    this.text.set(suggestion);
+    this.focus();
+  }
+}
+
+function read(text: string): { connector: Connector | null; error: ConnectorSyntaxError | null } {
+  try {
+    return { connector: parseConnector(text), error: null };
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError) return { connector: null, error };
+    throw error;
+  }
+}

@@ -1,0 +1,209 @@
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { feed } from '../../../core/testing/sample-job';
+import { JobStore } from '../data/job-store';
+import { Preferences } from '../data/preferences';
+import { openSampleJob, render, settle } from '../../test/open-job';
+import { ConflictDialog } from './conflict-dialog';
+import { FindDialog } from './find-dialog';
+import { KeyboardCommands } from './keyboard-commands';
+import { KeysDialog } from './keys-dialog';
+import { Messages } from './messages';
+import { StepBar } from './step-bar';
+import { TopBar } from './top-bar';
+import { Workspace } from './workspace';
+
+const key = (name: string, more: KeyboardEventInit = {}, target: HTMLElement = document.body): KeyboardEvent => {
+  const event = new KeyboardEvent('keydown', { key: name, cancelable: true, bubbles: true, ...more });
+  target.dispatchEvent(event);
+  return event;
+};
+
+describe('the keys', () => {
+  it('have each a word of their own and no two the same key', async () => {
+    await openSampleJob();
+    const { commands } = TestBed.inject(KeyboardCommands);
+    expect(new Set(commands.map((c) => c.keys)).size).toBe(commands.length);
+    const dialog = await render(KeysDialog);
+    for (const c of commands) expect(dialog.text()).toContain(c.words);
+  });
+
+  it('go to the steps, walk the rack, swap the units and undo', async () => {
+    const { request } = await openSampleJob();
+    const keyboard = TestBed.inject(KeyboardCommands);
+    const router = jest.spyOn(TestBed.inject(Router), 'navigate');
+    const heard: string[] = [];
+    keyboard.toView.subscribe((c) => heard.push(c));
+    for (const name of ['1', '4', 'j', 'k']) keyboard.pressed(key(name));
+    expect(router.mock.calls.map(([path]) => path)).toEqual([
+      ['/job', 'job', 'survey'],
+      ['/job', 'job', 'order'],
+    ]);
+    expect(heard).toEqual(['next', 'previous']);
+    keyboard.pressed(key('u'));
+    expect(TestBed.inject(Preferences).system()).toBe('inch');
+    keyboard.pressed(key('z', { ctrlKey: true }));
+    await settle();
+    expect(request('POST', '/api/jobs/job/undo').request.body).toEqual({});
+  });
+
+  it('rest while something is typed, while a dialog is open, and for what they do not know', async () => {
+    await openSampleJob();
+    const keyboard = TestBed.inject(KeyboardCommands);
+    const field = document.body.appendChild(document.createElement('input'));
+    let inField: KeyboardEvent | undefined;
+    field.addEventListener('keydown', (e) => {
+      inField = e;
+      keyboard.pressed(e);
+    });
+    key('u', {}, field);
+    field.remove();
+    expect(inField!.defaultPrevented).toBe(false);
+    const unknown = key('q');
+    keyboard.pressed(unknown);
+    expect(unknown.defaultPrevented).toBe(false);
+    jest.spyOn(TestBed.inject(NgbModal), 'hasOpenModals').mockReturnValue(true);
+    keyboard.pressed(key('u'));
+    expect(TestBed.inject(Preferences).system()).toBe('metric');
+  });
+
+  it('open a new line from any step', async () => {
+    await openSampleJob();
+    const router = jest.spyOn(TestBed.inject(Router), 'navigate');
+    TestBed.inject(KeyboardCommands).pressed(key('n'));
+    expect(router).toHaveBeenCalledWith(['/job', 'job', 'lines'], { queryParams: { new: 1 } });
+  });
+});
+
+describe('the finder', () => {
+  it('finds lines, ports by their notation, components, steps, parts and commands', async () => {
+    await openSampleJob();
+    const finder = await render(FindDialog);
+    const kinds = async (text: string) => {
+      await finder.type('Find a line, port, part or command', text);
+      return finder.all('[role=option]').map((o) => o.querySelector('.kind')!.textContent);
+    };
+    expect(await kinds('line 1')).toContain('line');
+    expect(await kinds('m14x1.5 f')).toContain('port');
+    expect(await kinds('swap units')).toEqual(['command']);
+    expect(await kinds('elbow 90 npt 1/4')).toContain('part');
+    expect(await kinds('zzzz')).toEqual([]);
+    expect(finder.text()).toContain('Nothing is called that.');
+  });
+
+  it('is worked with arrows and Enter', async () => {
+    const { closed } = await openSampleJob();
+    const finder = await render(FindDialog);
+    const router = jest.spyOn(TestBed.inject(Router), 'navigate');
+    await finder.type('Find a line, port, part or command', 'line');
+    const field = finder.find('input');
+    key('ArrowDown', {}, field);
+    await finder.stable();
+    expect(finder.find('[aria-selected=true]').id).toBe('find-1');
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp' }));
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    expect(closed).toHaveLength(1);
+    expect(router).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('the conflict dialog', () => {
+  it('shows each field of mine against theirs in words', async () => {
+    const { closed } = await openSampleJob();
+    const dialog = await render(ConflictDialog);
+    dialog.fixture.componentInstance.conflict.set({
+      edit: {
+        kind: 'line',
+        id: 'line1',
+        version: 3,
+        patch: { name: 'Mine', checked: true, tapedLengthMm: null, endA: { ...feed.endA, fittings: null }, notation: 'npt 1/8 f' },
+      },
+      theirs: {
+        ...feed,
+        name: 'Theirs',
+        checked: false,
+        tapedLengthMm: 700,
+        version: 4,
+        connector: { family: 'orb', size: '6', gender: 'female' },
+      },
+    });
+    await dialog.stable();
+    const rows = dialog.all('tbody tr').map((r) => [...r.children].map((c) => c.textContent));
+    expect(rows).toEqual([
+      ['Name', 'Mine', 'Theirs'],
+      ['Checked', 'yes', 'no'],
+      ['Taped length', '—', '700'],
+      ['End A', '0°, no way chosen', '0°, m14x1.5mwasher+an6m'],
+      ['Thread', 'npt 1/8 f', 'orb6 f'],
+    ]);
+    await dialog.press('button', 'Take theirs');
+    await dialog.press('button', 'Keep mine');
+    expect(closed).toEqual(['theirs', 'mine']);
+  });
+});
+
+describe('the bars', () => {
+  it('count what each step holds, and colour what is open', async () => {
+    await openSampleJob({ lines: [{ ...feed, tapedLengthMm: null }] });
+    const bar = await render(StepBar);
+    expect(bar.all('a').map((a) => a.textContent.replace(/\s+/g, ' ').trim())).toEqual([
+      '1Survey6 ports',
+      '2Lines1 open',
+      '3Cut0 tickets',
+      '4Order6 parts',
+    ]);
+    expect(bar.find('.attention').textContent).toContain('1');
+  });
+
+  it('tell the state of saving, the job and the units', async () => {
+    const { store } = await openSampleJob();
+    const bar = await render(TopBar);
+    expect(bar.text()).toContain('2403 Sample');
+    expect(bar.find('.saved').textContent).toMatch(/saved \d\d:\d\d/);
+    store.saveState.set({ at: 'waiting', reason: 'The database does not answer.' });
+    await bar.stable();
+    expect(bar.find('.waiting').title).toBe('The database does not answer.');
+    await bar.press('button', 'mm · bar');
+    expect(bar.text()).toContain('in · psi');
+    await bar.press('button', 'Dark theme');
+    expect(document.documentElement.dataset['theme']).toBe('dark');
+    expect(localStorage.getItem('gewinde.theme')).toBe('dark');
+  });
+});
+
+describe('messages', () => {
+  it('are said once, carry their way back, and errors stay until put away', async () => {
+    const { store, request } = await openSampleJob();
+    const region = await render(Messages);
+    store.messages.next({ text: 'Pan deleted', tone: 'plain', undo: true });
+    await region.stable();
+    await region.press('button', 'Undo');
+    request('POST', '/api/jobs/job/undo').flush({ label: 'Delete Pan' });
+    await settle();
+    store.say(new Error('It went wrong.'));
+    await region.stable();
+    expect(region.find('.error').textContent).toContain('It went wrong.');
+    await region.press('button', 'Put the message away');
+    expect(region.all('.message')).toHaveLength(0);
+  });
+});
+
+describe('the workspace', () => {
+  it('says when a job does not exist, and tries again when the server was away', async () => {
+    const { http } = await openSampleJob();
+    const workspace = await render(Workspace, { jobId: 'other' });
+    http
+      .expectOne('/api/jobs/other')
+      .flush({ code: 'not-found', message: 'This job does not exist.' }, { status: 404, statusText: 'none' });
+    await settle();
+    await workspace.stable();
+    expect(workspace.find('h2').textContent).toBe('This job does not exist');
+    await workspace.press('button', 'Try again');
+    http.expectOne('/api/jobs/other').error(new ProgressEvent('error'));
+    await settle();
+    await workspace.stable();
+    expect(workspace.text()).toContain('The server does not answer.');
+    expect(TestBed.inject(JobStore).document()).toBeNull();
+  });
+});

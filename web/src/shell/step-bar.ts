@@ -1,0 +1,22 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink, RouterLinkActive } from '@angular/router';
+import { JobView } from '../data/job-view';
+import { steps } from './steps';
+
+/** The steps of the job along a steel rule. */
+@Component({
+  selector: 'g-step-bar',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, RouterLinkActive],
+  templateUrl: './step-bar.html',
+  styleUrl: './step-bar.scss',
+})
+export class StepBar {
+  private readonly view = inject(JobView);
+  protected readonly steps = computed(() => {
+    const document = this.view.document();
+    const catalogue = this.view.catalogue();
+    return steps.map((step) => ({ ...step, shown: document && catalogue ? step.count(document, catalogue, this.view.lines()) : null }));
+  });
+  protected readonly jobId = computed(() => this.view.document()?.job.id);
+}

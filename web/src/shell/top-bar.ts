@@ -1,0 +1,20 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { JobStore } from '../data/job-store';
+import { Preferences } from '../data/preferences';
+import { Icon } from '../shared/icon';
+import { KeyboardCommands } from './keyboard-commands';
+
+@Component({
+  selector: 'g-top-bar',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, Icon, DatePipe],
+  templateUrl: './top-bar.html',
+  styleUrl: './top-bar.scss',
+})
+export class TopBar {
+  protected readonly store = inject(JobStore);
+  protected readonly preferences = inject(Preferences);
+  protected readonly keyboard = inject(KeyboardCommands);
+}

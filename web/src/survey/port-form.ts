@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import { formatConnector, type Component as EngineComponent, type Port } from '@gewinde/core';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../data/api';
+import { JobStore } from '../data/job-store';
+import { Preferences } from '../data/preferences';
+import { NotationInput } from '../shared/notation-input';
+
+/** One line of notation makes a port; with a port to edit, changes it. */
+@Component({
+  selector: 'g-port-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NotationInput],
+  templateUrl: './port-form.html',
+  styleUrl: './port-form.scss',
+})
+export class PortForm {
+  readonly component = input.required<EngineComponent>();
+  readonly editing = input<Port | null>(null);
+  readonly done = output<void>();
+
+  private readonly api = inject(Api);
+  private readonly store = inject(JobStore);
+  protected readonly preferences = inject(Preferences);
+  private readonly notationField = viewChild.required(NotationInput);
+
+  protected readonly notation = signal('');
+  protected readonly label = signal('');
+  protected readonly note = signal('');
+  protected readonly refused = signal<string | null>(null);
+  protected readonly busy = signal(false);
+  protected readonly title = computed(() => (this.editing() ? `Change ${this.editing()!.label}` : `New port on ${this.component().name}`));
+
+  constructor() {
+    effect(() => {
+      const port = this.editing();
+      untracked(() => this.fill(port));
+    });
+    effect(() => {
+      this.notation();
+      untracked(() => this.refused.set(null));
+    });
+  }
+
+  private fill(port: Port | null): void {
+    this.notation.set(port ? formatConnector(port.connector) : '');
+    this.label.set(port?.label ?? '');
+    this.note.set(port?.note ?? '');
+    if (port) this.notationField().focus();
+  }
+
+  protected async save(): Promise<void> {
+    if (!this.notationField().connector() || this.busy()) return;
+    const port = this.editing();
+    const fields = { label: this.label().trim() || this.freeLabel(), notation: this.notation(), note: this.note() };
+    if (port) {
+      this.store.edit('port', port.id, fields);
+      this.done.emit();
+      return;
+    }
+    this.busy.set(true);
+    try {
+      await this.store.act(() => firstValueFrom(this.api.addPort(this.component().id, fields)));
+      this.fill(null);
+      this.notationField().focus();
+    } catch (error) {
+      this.refused.set((error as Error).message);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  protected cancel(): void {
+    this.fill(null);
+    this.done.emit();
+  }
+
+  private freeLabel(): string {
+    const count = this.store.document()?.ports.filter((p) => p.componentId === this.component().id).length ?? 0;
+    return `port ${count + 1}`;
+  }
+}
