@@ -46,3 +46,8 @@ export async function addComponent(
     await expect(page.getByRole('button', { name: `Change ${label}` })).toBeVisible();
   }
 }
+
+/** This tab hears of nothing that others change: the stream of changes is cut before the page opens. Call it before `goto`. */
+export async function deaf(page: Page): Promise<void> {
+  await page.route('**/api/jobs/*/live*', (route) => route.abort());
+}

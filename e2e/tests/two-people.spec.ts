@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { copyOfMagpie, saved } from './shop.js';
+import { copyOfMagpie, deaf, saved } from './shop.js';
 
 test('two tabs on one job: what one does the other sees, and either can take it back', async ({ page, context, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'D-1');
@@ -22,15 +22,14 @@ test('two tabs on one job: what one does the other sees, and either can take it 
 test('theirs is taken when that is what is wanted', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'D-2');
   const line = lines[2]!;
+  await deaf(page);
   await page.goto(`/job/${job.id}/lines/${line.id}`);
   await expect(page.getByLabel('Name of the line')).toHaveValue('Tank to pump');
-  await page.route('**/api/jobs/*', (route) => route.abort());
   await request.patch(`/api/lines/${line.id}`, { data: { version: line.version, tapedLengthMm: 1234 } });
   await page.getByLabel('Taped length').fill('1300');
   await page.getByLabel('Taped length').press('Enter');
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('row', { name: /Taped length/ })).toContainText('1234');
-  await page.unroute('**/api/jobs/*');
   await dialog.getByRole('button', { name: 'Take theirs' }).click();
   await expect(page.getByLabel('Taped length')).toHaveValue(/^1234/);
   await page.reload();
