@@ -1,6 +1,7 @@
 import { formatDash } from '../units/index.js';
-import { threadData, type ThreadData, type Thread } from '../threads/index.js';
+import { parseThread, threadData, type ThreadData, type Thread } from '../threads/index.js';
 import type { Connector } from './connector.js';
+import { bareConnector } from './bare-connector.js';
 import { familyById } from './family.js';
 
 export interface ConnectorDescription {
@@ -21,7 +22,7 @@ export function describeConnector(c: Connector): ConnectorDescription {
   return {
     name: connectorName(c),
     ...(thread ? { designation: thread.designation, thread: threadData(thread.designation) } : {}),
-    sealsOn: `seals on ${family.sealsOn(c.gender, c.seat)}`,
+    sealsOn: `seals on ${family.sealsOn(c.gender, c.seat, c.swivel ?? false)}`,
     standard: family.standard,
   };
 }
@@ -29,15 +30,47 @@ export function describeConnector(c: Connector): ConnectorDescription {
 /** `37° flare -6, female swivel`, `metric parallel M14×1.5, female, washer`, `hose barb 3/8 in`. */
 export function connectorName(c: Connector): string {
   const family = familyById(c.family);
-  if (c.family === 'barb')
-    return `${c.gender === 'male' ? 'hose barb' : 'hose bore'} ${/mm$/.test(c.size) ? c.size.replace('mm', ' mm') : `${c.size} in`}`;
-  const size = family.sizeKind === 'dash' ? formatDash(Number(c.size)) : c.size.replace('x', '×');
+  const size = sizeInWords(c);
+  if (c.family === 'barb') return `${c.gender === 'male' ? 'hose barb' : 'hose bore'} ${size}`;
   if (c.family === 'banjo') return `banjo bolt ${size} with its eye`;
-  const seat = c.seat === 'oring' ? 'O-ring' : c.seat;
-  return [`${family.name} ${size}`, c.swivel ? `${c.gender} swivel` : c.gender, seat].filter(Boolean).join(', ');
+  if (c.family === 'bung') return `weld bung, ${connectorName(bareConnector(c))}`;
+  if (c.family === 'bulkhead' && c.gender === 'female') return `drilled hole for bulkhead ${size}`;
+  if (c.family === 'flange') return `two-bolt flange, ${size}`;
+  const gender = family.genders.length === 1 ? undefined : c.swivel ? `${c.gender} swivel` : c.gender;
+  return [`${family.name} ${size}`, gender, c.seat && seatInWords(c.seat)].filter(Boolean).join(', ');
 }
 
-/** The thread of a connector; undefined for a barb or hose. */
+function sizeInWords({ family: id, size }: Connector): string {
+  const { sizeKind } = familyById(id);
+  if (sizeKind === 'dash') return formatDash(Number(size));
+  if (sizeKind === 'bore') return size.endsWith('mm') ? size.replace('mm', ' mm') : `${size} in`;
+  if (sizeKind === 'flange') return size.replace('2x', 'bolts ').replace(' bore', ' mm apart, bore ') + ' mm';
+  return size.replace('x', '×');
+}
+
+function seatInWords(seat: string): string {
+  const tube = /^(\d+)([ls])$/.exec(seat);
+  if (tube) return `tube ${tube[1]} mm ${tube[2] === 'l' ? 'light' : 'heavy'}`;
+  return { oring: 'O-ring', cone: 'cone seat' }[seat] ?? seat;
+}
+
+const seen = new WeakMap<Connector, Thread | null>();
+const threads = new Map<string, Thread | null>();
+
+/** The thread of a connector; undefined for what has none. Connectors with the same thread share one object. */
 export function connectorThread(c: Connector): Thread | undefined {
-  return familyById(c.family).thread(c.size);
+  let thread = seen.get(c);
+  if (thread === undefined) {
+    const key = `${c.family}|${c.size}|${c.gender}`;
+    thread = threads.get(key);
+    if (thread === undefined) threads.set(key, (thread = threadOf(c)));
+    seen.set(c, thread);
+  }
+  return thread ?? undefined;
+}
+
+function threadOf(c: Connector): Thread | null {
+  const bare = bareConnector(c);
+  const thread = familyById(bare.family).thread(bare.size, bare.gender);
+  return thread ? parseThread(thread.designation) : null;
 }

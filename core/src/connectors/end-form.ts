@@ -1,5 +1,7 @@
 import { dashToMm, fractionToNumber } from '../units/index.js';
+import { bareConnector } from './bare-connector.js';
 import { connectorThread } from './describe-connector.js';
+import { familyById, type EndShape } from './family.js';
 import type { Connector } from './connector.js';
 
 /** The metal of one connector end, enough to draw it to scale and to add up a stack. All in mm. */
@@ -73,53 +75,83 @@ const METRIC_STUDS: readonly (readonly [diameter: number, length: number, should
 const PIPE_OUTSIDE_SHARE = 0.35;
 
 /** Dimensions of a connector end. Ends without a body of their own (a cut hose, a port) still tell bore and outside. */
-export function endForm(c: Connector): EndForm {
-  const thread = connectorThread(c);
-  const major = thread?.majorMm ?? 0;
-  switch (c.family) {
-    case 'flare37': {
-      const [flare, , bore, hex, nut] = inchRow(c.size);
+export function endForm(given: Connector): EndForm {
+  const c = bareConnector(given);
+  const major = connectorThread(c)?.majorMm ?? 0;
+  switch (shapeOf(c)) {
+    case 'flare': {
+      const [flare, , bore, hex, nut] = flareRow(c, major);
       return c.gender === 'male'
         ? { lengthMm: flare, reachMm: flare, boreMm: bore, hexMm: hex, outsideMm: major }
         : { lengthMm: nut * 0.95, reachMm: nut * 0.42, boreMm: bore, hexMm: nut, outsideMm: nut };
     }
-    case 'orb': {
+    case 'boss': {
       const [, boss, bore, hex, nut] = inchRow(c.size);
-      const shoulder = Math.max(hex, nut);
-      return {
-        lengthMm: c.gender === 'male' ? boss : boss * 1.6,
-        reachMm: c.gender === 'male' ? 0 : boss * 1.6,
-        boreMm: bore,
-        hexMm: shoulder,
-        outsideMm: shoulder,
-      };
+      return stud(c, boss, bore, Math.max(hex, nut), 1.6);
     }
-    case 'npt': {
-      const [length, bore, hex] = PIPE_ENDS[c.size] ?? [20, 12, 24];
+    case 'taper': {
+      const [length, bore, hex] = taperRow(c, major);
       return c.gender === 'male'
         ? { lengthMm: length, reachMm: length * PIPE_OUTSIDE_SHARE, boreMm: bore, hexMm: Math.max(hex, major), outsideMm: major }
         : { lengthMm: length, reachMm: length, boreMm: bore, hexMm: major * 1.28, outsideMm: major * 1.28 };
     }
-    case 'metric': {
+    case 'stud':
+    case 'post': {
       const [, length, shoulder, bore] = studRow(major);
-      return {
-        lengthMm: c.gender === 'male' ? length : length * 1.3,
-        reachMm: c.gender === 'male' ? 0 : length * 1.3,
-        boreMm: bore,
-        hexMm: shoulder,
-        outsideMm: shoulder,
-      };
+      return stud(c, length, bore, Math.max(shoulder, major * 1.15), 1.3);
     }
     case 'banjo': {
       const [, length, shoulder, bore] = studRow(major);
       const eye = major * 1.05;
       return { lengthMm: length, reachMm: eye / 2, boreMm: bore * 0.75, hexMm: shoulder, outsideMm: shoulder * 1.12 };
     }
+    case 'flange': {
+      const [apart, bore] = flangeFigures(c.size);
+      return { lengthMm: 8, reachMm: 0, boreMm: bore, hexMm: bore * 1.4, outsideMm: apart + 14 };
+    }
+    case 'coupling':
+    case 'hole': {
+      const tube = dashToMm(Number(c.size));
+      return { lengthMm: 14 + tube, reachMm: 4 + tube * 0.4, boreMm: tube * 0.8, hexMm: tube * 2, outsideMm: tube * 2 };
+    }
     default: {
       const bore = boreSizeMm(c.size);
       return { lengthMm: 12 + bore * 1.2, reachMm: 0, boreMm: bore * 0.72, hexMm: bore * 1.3, outsideMm: bore * 1.12 };
     }
   }
+}
+
+/** How the end looks: a swivelling nut looks like a flare nut, a drilled hole is only a hole. */
+export function shapeOf(given: Connector): EndShape {
+  const c = bareConnector(given);
+  const { shape } = familyById(c.family);
+  if (c.swivel) return 'flare';
+  return c.family === 'bulkhead' && c.gender === 'female' ? 'hole' : shape;
+}
+
+function stud(c: Connector, length: number, bore: number, shoulder: number, depth: number): EndForm {
+  const inside = length * depth;
+  return c.gender === 'male'
+    ? { lengthMm: length, reachMm: 0, boreMm: bore, hexMm: shoulder, outsideMm: shoulder }
+    : { lengthMm: inside, reachMm: inside, boreMm: bore, hexMm: shoulder, outsideMm: shoulder };
+}
+
+function flareRow(c: Connector, major: number): readonly [number, number, number, number, number] {
+  if (familyById(c.family).sizeKind === 'dash') return inchRow(c.size);
+  return [major * 0.55 + 6, 0, major * 0.5, major * 1.15, major * 1.32];
+}
+
+/** American sizes as tabled; British and metric tapers by their useful thread, in the same proportions. */
+function taperRow(c: Connector, major: number): readonly [number, number, number] {
+  const row = c.family === 'npt' || c.family === 'nptf' ? PIPE_ENDS[c.size] : undefined;
+  const length = connectorThread({ ...c, gender: 'male' })?.usefulLengthMm ?? major * 0.7;
+  return row ?? [length * 1.15, major * 0.55, major * 1.06];
+}
+
+/** Distance of the bolts and bore of a flange, mm. */
+export function flangeFigures(size: string): [apartMm: number, boreMm: number] {
+  const figures = /^2x([\d.]+) bore([\d.]+)$/.exec(size);
+  return [Number(figures?.[1] ?? 40), Number(figures?.[2] ?? 16)];
 }
 
 /** Bore of a hose or barb size, mm: `3/8` or `10mm`. */

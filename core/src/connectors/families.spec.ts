@@ -17,20 +17,22 @@ describe('the families', () => {
     expect(() => familyById('bayonet')).toThrow(RangeError);
   });
 
-  it('have a thread for every size, but for hose barbs', () => {
-    for (const family of families) for (const size of family.sizes) expect(family.thread(size) === undefined).toBe(family.id === 'barb');
+  it('have a thread for every size, but for what a hose, a gasket or a weld holds', () => {
+    const smooth = ['barb', 'bead', 'qc', 'flange', 'drybreak', 'bung'];
+    for (const family of families)
+      for (const size of family.sizes) expect(family.thread(size, family.genders[0]!) === undefined).toBe(smooth.includes(family.id));
   });
 
   it('name their standard and say what they seal on, for every seat', () => {
     for (const family of families) {
       expect(family.standard.length).toBeGreaterThan(5);
       for (const gender of family.genders)
-        for (const seat of [undefined, ...family.seats]) expect(family.sealsOn(gender, seat).length).toBeGreaterThan(5);
+        for (const seat of [undefined, ...family.seats]) expect(family.sealsOn(gender, seat, false).length).toBeGreaterThan(5);
     }
   });
 
   it('share one thread between flare and boss of a size', () => {
-    for (const size of Object.keys(inchStraightThreads)) expect(familyById('flare37').thread(size)).toEqual(familyById('orb').thread(size));
+    for (const size of Object.keys(inchStraightThreads)) expect(familyById('flare37').thread(size, 'male')).toEqual(familyById('orb').thread(size, 'female'));
   });
 });
 

@@ -1,16 +1,50 @@
+type InchThread = Readonly<Record<string, { diameter: string; tpi: number }>>;
+
+const table = (rows: Readonly<Record<string, string>>): InchThread =>
+  Object.fromEntries(
+    Object.entries(rows).map(([dash, text]) => {
+      const at = text.lastIndexOf('-');
+      return [dash, { diameter: text.slice(0, at), tpi: Number(text.slice(at + 1)) }];
+    }),
+  );
+
 /** Threads of 37° flare and O-ring boss by dash size. Sources: SAE J514, SAE J1926-1. */
-export const inchStraightThreads: Readonly<Record<string, { diameter: string; tpi: number }>> = {
-  '2': { diameter: '5/16', tpi: 24 },
-  '3': { diameter: '3/8', tpi: 24 },
-  '4': { diameter: '7/16', tpi: 20 },
-  '5': { diameter: '1/2', tpi: 20 },
-  '6': { diameter: '9/16', tpi: 18 },
-  '8': { diameter: '3/4', tpi: 16 },
-  '10': { diameter: '7/8', tpi: 14 },
-  '12': { diameter: '1 1/16', tpi: 12 },
-  '14': { diameter: '1 3/16', tpi: 12 },
-  '16': { diameter: '1 5/16', tpi: 12 },
-  '20': { diameter: '1 5/8', tpi: 12 },
-  '24': { diameter: '1 7/8', tpi: 12 },
-  '32': { diameter: '2 1/2', tpi: 12 },
-};
+export const inchStraightThreads = table({
+  '2': '5/16-24',
+  '3': '3/8-24',
+  '4': '7/16-20',
+  '5': '1/2-20',
+  '6': '9/16-18',
+  '8': '3/4-16',
+  '10': '7/8-14',
+  '12': '1 1/16-12',
+  '14': '1 3/16-12',
+  '16': '1 5/16-12',
+  '20': '1 5/8-12',
+  '24': '1 7/8-12',
+  '32': '2 1/2-12',
+});
+
+/** Threads of 45° flare by dash size. Source: SAE J512, from memory. */
+export const flare45Threads = table({
+  '2': '5/16-24',
+  '3': '3/8-24',
+  '4': '7/16-20',
+  '5': '1/2-20',
+  '6': '5/8-18',
+  '7': '11/16-16',
+  '8': '3/4-16',
+  '10': '7/8-14',
+  '12': '1 1/16-14',
+});
+
+/** Threads of inverted flare by the tube's outside diameter in inches. Source: SAE J512, from memory. */
+export const invertedFlareThreads = table({
+  '1/8': '5/16-28',
+  '3/16': '3/8-24',
+  '1/4': '7/16-24',
+  '5/16': '1/2-20',
+  '3/8': '5/8-18',
+  '7/16': '11/16-18',
+  '1/2': '3/4-18',
+});

@@ -1,9 +1,12 @@
 export { connectorKey, sameConnector, type Connector, type Gender } from './connector.js';
 export { ConnectorSchema } from './connector-schema.js';
-export { families, familyById, type Family } from './family.js';
-export { inchStraightThreads } from './flare-sizes.js';
+export { families, familyById, seatsFor, type Family, type EndShape } from './family.js';
+export { inchStraightThreads, flare45Threads } from './flare-sizes.js';
 export { ConnectorSyntaxError } from './connector-syntax-error.js';
 export { parseConnector } from './parse-connector.js';
 export { formatConnector } from './format-connector.js';
 export { describeConnector, connectorName, connectorThread, type ConnectorDescription } from './describe-connector.js';
-export { endForm, boreSizeMm, type EndForm } from './end-form.js';
+export { bareConnector } from './bare-connector.js';
+export { connectorsOf, everyConnector } from './every-connector.js';
+export { connectorsWithThread } from './connectors-with-thread.js';
+export { endForm, shapeOf, boreSizeMm, flangeFigures, type EndForm } from './end-form.js';

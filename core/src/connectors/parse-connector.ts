@@ -1,124 +1,81 @@
 import type { Connector, Gender } from './connector.js';
 import { ConnectorSyntaxError } from './connector-syntax-error.js';
-import { families, familyById, type Family } from './family.js';
+import { seatsFor, type Family, type SizeKind } from './family.js';
 import { formatConnector } from './format-connector.js';
-import { nearestWord } from './nearest-word.js';
+import { familyOf, readWords, type NamedFamily, type Reading } from './reading.js';
 import { readSize } from './read-size.js';
-import { scanNotation, type Token } from './scan-notation.js';
-
-const GENDER_WORDS: Readonly<Record<string, Gender>> = {
-  m: 'male',
-  male: 'male',
-  ma: 'male',
-  f: 'female',
-  fem: 'female',
-  female: 'female',
-};
-const SEAT_WORDS: Readonly<Record<string, string>> = {
-  washer: 'washer',
-  washers: 'washer',
-  crush: 'washer',
-  oring: 'oring',
-  'o-ring': 'oring',
-  adjustable: 'adjustable',
-  adj: 'adjustable',
-  fixed: 'fixed',
-};
-const SWIVEL_WORDS = ['swivel', 'sw', 'nut'];
-const FILLER = ['port', 'thread', 'end', 'bolt', 'size', 'the', 'a'];
-const VOCABULARY = [
-  ...Object.keys(GENDER_WORDS),
-  ...Object.keys(SEAT_WORDS),
-  ...SWIVEL_WORDS,
-  ...FILLER,
-  ...families.flatMap((f) => f.words),
-];
-
-interface Reading {
-  family?: { family: Family; token: Token; word: string };
-  size?: Token;
-  gender?: { gender: Gender; token: Token };
-  seat?: { seat: string; token: Token };
-  swivel?: Token;
-}
 
 /**
- * Reads one line of notation: `an6 m`, `-6 AN male`, `npt 1/8 f`, `m14x1.5 f washer`, `-10 orb f`, `banjo m12x1.5`, `barb 3/8`.
- * Case, spaces, hyphens and the order of words do not matter.
+ * Reads one line of notation: `an6 m`, `-6 AN male`, `npt 1/8 f`, `rc 1/8`, `g 1/4 m washer`, `m14x1.5 f washer`, `-10 orb f`,
+ * `banjo m12x1.5`, `cone24 m16x1.5 m 10l`, `flange 2x44 bore 20`, `bung orb10 f`, `barb 3/8`. Case, spaces, hyphens and the order of
+ * words do not matter.
  *
  * @throws {ConnectorSyntaxError} with the place of the mistake, what would read, and where possible a whole suggestion
  */
 export function parseConnector(text: string): Connector {
-  const tokens = scanNotation(text);
-  if (tokens.length === 0)
+  if (text.trim() === '')
     throw new ConnectorSyntaxError('Nothing typed.', 0, 1, 'Type a thread: npt 1/8 f, m14x1.5 f washer, orb10 f, an6 m.');
-  const reading: Reading = {};
-  for (const token of tokens) takeToken(reading, token, text);
-  const family = familyOf(reading, text);
+  const reading = readSuggesting(text);
+  if (reading.wrapper) return wrapped(reading, reading.wrapper, text);
+  const family = familyOf(reading) ?? missingFamily(reading, text);
   const size = sizeOf(reading, family, text);
   const gender = genderOf(reading, family, size, text);
   return withOptions({ family: family.id, size, gender }, reading, family);
 }
 
-function takeToken(reading: Reading, token: Token, text: string): void {
-  if (token.kind === 'inch-mark') return;
-  if (token.kind === 'unknown') throw new ConnectorSyntaxError(`"${token.text}" has no meaning here.`, token.position, 1, 'Leave it away.');
-  if (token.kind !== 'word') {
-    if (reading.size) throw twice(token, `A second size: "${reading.size.text}" stands already.`);
-    reading.size = token;
-    if (token.kind === 'metric' && !reading.family) reading.family = { family: familyById('metric'), token, word: 'metric' };
-    return;
+/** Keeps a suggestion only if it reads, in its canonical form. */
+function readSuggesting(text: string): Reading {
+  try {
+    return readWords(text);
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError && error.suggestion !== undefined)
+      throw new ConnectorSyntaxError(error.message, error.position, error.length, error.hint, readable(error.suggestion));
+    throw error;
   }
-  const word = token.text.toLowerCase();
-  const family = families.find((f) => f.words.includes(word));
-  if (family) {
-    if (reading.family && reading.family.word !== 'metric')
-      throw twice(token, `Two families: "${reading.family.token.text}" and "${token.text}".`);
-    reading.family = { family, token, word };
-  } else if (word in GENDER_WORDS) {
-    if (reading.gender) throw twice(token, 'Male or female is said twice.');
-    reading.gender = { gender: GENDER_WORDS[word]!, token };
-  } else if (word in SEAT_WORDS) {
-    if (reading.seat) throw twice(token, 'A second seat.');
-    reading.seat = { seat: SEAT_WORDS[word]!, token };
-  } else if (SWIVEL_WORDS.includes(word)) reading.swivel = token;
-  else if (!FILLER.includes(word)) throw unknownWord(token, word, text);
 }
 
-function twice(token: Token, message: string): ConnectorSyntaxError {
-  return new ConnectorSyntaxError(message, token.position, token.text.length, 'Keep one of them.');
+function readable(text: string | undefined): string | undefined {
+  if (text === undefined) return undefined;
+  try {
+    return formatConnector(parseConnector(text));
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError) return error.suggestion;
+    throw error;
+  }
 }
 
-function unknownWord(token: Token, word: string, text: string): ConnectorSyntaxError {
-  const meant = nearestWord(word, VOCABULARY);
-  const suggestion = meant && text.slice(0, token.position) + meant + text.slice(token.position + token.text.length);
-  const hint = meant ? `Did you mean "${meant}"?` : `Families read here: ${families.map((f) => f.words[0]).join(', ')}.`;
-  return new ConnectorSyntaxError(
-    `"${token.text}" is not a word of the notation.`,
-    token.position,
-    token.text.length,
-    hint,
-    readable(suggestion),
-  );
-}
-
-function familyOf(reading: Reading, text: string): Family {
-  if (reading.family) return reading.family.family;
-  const size = reading.size;
+function missingFamily({ size }: Reading, text: string): never {
   const at = size ?? { position: 0, text };
   const guess = size?.kind === 'fraction' ? `npt ${text}` : size?.kind === 'dash' ? `an ${text}` : undefined;
   const hint =
     size?.kind === 'fraction'
-      ? 'Say which: npt, barb or hose.'
+      ? 'Say which: npt, r or rc, g, barb, hose or bead.'
       : size?.kind === 'dash'
-        ? 'A dash size is not a thread yet: say an or orb.'
-        : 'Say which: an, orb, npt, m14x1.5, banjo, barb.';
+        ? 'A dash size is not a thread yet: say an, orb or sae45.'
+        : 'Say which: an, orb, npt, r, g, m14x1.5, banjo, post, barb.';
   throw new ConnectorSyntaxError('The family is missing.', at.position, at.text.length, hint, readable(guess));
 }
 
+const EXAMPLES: Readonly<Record<SizeKind, string>> = {
+  dash: '6',
+  pipe: '1/8',
+  metric: 'm14x1.5',
+  inch: '9/16-18',
+  bolt: 'm12x1.5',
+  bore: '3/8',
+  flange: '2x44 bore 20',
+  inner: 'orb10',
+};
+
 function sizeOf(reading: Reading, family: Family, text: string): string {
-  if (reading.size) return readSize(reading.size, family);
-  const example = { dash: '6', pipe: '1/8', metric: 'm14x1.5', bolt: 'm12x1.5', bore: '3/8' }[family.sizeKind];
+  if (family.sizeKind === 'flange' && !(reading.size && reading.bore)) {
+    const missing = reading.size ? 'Its bore is missing.' : 'Its bolts are missing.';
+    throw new ConnectorSyntaxError(missing, text.trimEnd().length, 1, 'Type both: flange 2x44 bore 20 (mm between the bolts, mm of bore).');
+  }
+  if (reading.bore && family.sizeKind !== 'flange')
+    throw new ConnectorSyntaxError('Only a flange has a bore here.', reading.bore.position, reading.bore.text.length, 'Leave it away.');
+  if (reading.size) return readSize(reading.size, family, reading.bore);
+  const example = EXAMPLES[family.sizeKind];
   throw new ConnectorSyntaxError(
     'The size is missing.',
     text.trimEnd().length,
@@ -130,19 +87,26 @@ function sizeOf(reading: Reading, family: Family, text: string): string {
 
 function genderOf(reading: Reading, family: Family, size: string, text: string): Gender {
   const said = reading.gender;
-  if (family.id === 'barb') return reading.family?.word === 'hose' ? 'female' : 'male';
-  if (family.genders.length === 1) {
-    if (said && said.gender !== family.genders[0])
+  const word = reading.family?.word;
+  if (family.id === 'barb') return word === 'hose' ? 'female' : 'male';
+  const only = family.genders.length === 1 ? family.genders[0] : word === family.femaleWord && word ? 'female' : undefined;
+  if (only) {
+    if (said && said.gender !== only)
       throw new ConnectorSyntaxError(
-        `A ${family.name} is ${family.genders[0]}.`,
+        `${article(family.id === 'r' ? 'British taper hole' : family.name)} is ${only}.`,
         said.token.position,
         said.token.text.length,
-        'Leave it away; type the port it goes into as m12x1.5 f washer.',
+        family.id === 'banjo'
+          ? 'Leave it away; type the port it goes into as m12x1.5 f washer.'
+          : family.id === 'r'
+            ? `Type r ${size} m for the outside thread.`
+            : 'Leave it away.',
       );
-    return family.genders[0]!;
+    return only;
   }
   if (said) return said.gender;
   if (reading.swivel) return 'female';
+  if (family.plainGender) return family.plainGender;
   const guess = formatConnector({ family: family.id, size, gender: 'female' });
   throw new ConnectorSyntaxError('Male or female?', text.trimEnd().length, 1, 'Add m (thread outside) or f (thread inside).', guess);
 }
@@ -151,45 +115,67 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
   const { seat, swivel } = reading;
   const extra: { seat?: string; swivel?: boolean } = {};
   if (seat) {
-    if (!family.seats.includes(seat.seat))
-      throw new ConnectorSyntaxError(
-        `A ${family.name} has no "${seat.token.text}".`,
-        seat.token.position,
-        seat.token.text.length,
-        `It seals on ${family.sealsOn(base.gender, undefined)}. Leave the word away.`,
-        formatConnector(base),
+    const allowed = seatsFor(family, base.size, base.gender);
+    const fail = (message: string, hint: string): never => {
+      throw new ConnectorSyntaxError(message, seat.token.position, seat.token.text.length, hint, formatConnector(base));
+    };
+    if (seat.seat === 'adjustable' && family.id === 'orb' && base.gender === 'female')
+      fail('Only a male boss end is adjustable.', 'Leave it away.');
+    if (!allowed.includes(seat.seat)) {
+      if (allowed.length > 0 && family.seatsOf) fail(`${family.name} ${base.size} is not made for "${seat.token.text}".`, `It takes ${allowed.join(' or ')}.`);
+      fail(
+        `${article(family.name)} has no "${seat.token.text}".`,
+        `It seals on ${family.sealsOn(base.gender, undefined, false)}. Leave the word away.`,
       );
-    if (seat.seat === 'adjustable' && base.gender === 'female')
-      throw new ConnectorSyntaxError(
-        'Only a male boss end is adjustable.',
-        seat.token.position,
-        seat.token.text.length,
-        'Leave it away.',
-        formatConnector(base),
-      );
-    if (seat.seat !== 'fixed') extra.seat = seat.seat;
+    }
+    if (seat.seat !== family.plainSeat) extra.seat = seat.seat;
   }
   if (swivel) {
     if (!family.maySwivel || base.gender !== 'female')
       throw new ConnectorSyntaxError(
-        'Only a female flare nut swivels here.',
+        'Only a female nut swivels here.',
         swivel.position,
         swivel.text.length,
         'Leave it away.',
-        formatConnector(base),
+        formatConnector({ ...base, ...extra }),
       );
     extra.swivel = true;
   }
   return { ...base, ...extra };
 }
 
-/** Keeps a suggestion only if it reads. */
-function readable(text: string | undefined): string | undefined {
-  if (text === undefined) return undefined;
-  try {
-    return formatConnector(parseConnector(text));
-  } catch (error) {
-    if (error instanceof ConnectorSyntaxError) return error.suggestion;
-    throw error;
+/** A bulkhead or dry-break takes a dash size; a weld bung carries a whole connector. */
+function wrapped(reading: Reading, { family, token }: NamedFamily, text: string): Connector {
+  const inner = reading.family?.family;
+  if (family.id !== 'bung') {
+    if (inner && inner.id !== 'flare37')
+      throw new ConnectorSyntaxError(
+        `${article(family.name)} is sized by its 37° flare.`,
+        reading.family!.token.position,
+        reading.family!.token.text.length,
+        `Type ${family.words[0]} an10.`,
+      );
+    const size = sizeOf(reading, family, text);
+    return withOptions({ family: family.id, size, gender: genderOf({ ...reading, family: undefined as never }, family, size, text) }, reading, family);
   }
+  const carried = inner ?? familyOf(reading);
+  if (!carried || !['orb', 'flare37', 'npt', 'metric', 'g'].includes(carried.id))
+    throw new ConnectorSyntaxError(
+      'What does the bung carry?',
+      token.position,
+      token.text.length,
+      'Say orb10, an10, npt 1/4, g 1/4 or m18x1.5 with it.',
+      readable(inner ? undefined : `${text.trim()} orb10 f`),
+    );
+  const size = sizeOf(reading, carried, text);
+  const gender = genderOf(reading, carried, size, text);
+  const { seat, swivel } = withOptions({ family: carried.id, size, gender }, reading, carried);
+  if (swivel) throw new ConnectorSyntaxError('A bung does not swivel.', reading.swivel!.position, reading.swivel!.text.length, 'Leave it away.');
+  const head = formatConnector({ family: carried.id, size, gender }).slice(0, -2);
+  return { family: 'bung', size: head, gender, ...(seat ? { seat } : {}) };
 }
+
+function article(name: string): string {
+  return `${/^[aeiou]/i.test(name) ? 'An' : 'A'} ${name}`;
+}
+

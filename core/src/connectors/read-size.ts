@@ -4,23 +4,26 @@ import { dashToFraction, formatDash } from '../units/index.js';
 import type { Token } from './scan-notation.js';
 
 /** The size a token names in the given family, as that family writes it. @throws {ConnectorSyntaxError} */
-export function readSize(token: Token, family: Family): string {
+export function readSize(token: Token, family: Family, bore?: Token): string {
   const fail = (message: string, hint: string): never => {
     throw new ConnectorSyntaxError(message, token.position, token.text.length, hint);
   };
-  const size = sizeIn(token, family, fail);
-  if (family.sizes.includes(size)) return size;
+  const size = family.sizeKind === 'flange' ? flangeSize(token, bore!, fail) : sizeIn(token, family, fail);
+  if (family.sizeKind === 'flange' || family.sizes.includes(size)) return size;
   return fail(`${family.name} has no size ${showSize(family, size)}.`, `It comes in ${nearSizes(family, size)}.`);
 }
 
 function sizeIn(token: Token, family: Family, fail: (message: string, hint: string) => never): string {
-  const [first, second] = token.parts;
+  const [first] = token.parts;
   const number = (text: string | undefined): string => String(Number((text ?? '').replace(',', '.')));
   switch (family.sizeKind) {
     case 'dash':
       if (token.kind === 'dash') return number(first);
       if (token.kind === 'number' && /^\d+$/.test(token.text)) return number(token.text);
       return fail(`${family.name} sizes are dash sizes, not "${token.text}".`, 'Type the dash number: 6 or -6.');
+    case 'inch':
+      if (token.kind === 'inch-thread') return inchText(token);
+      return fail(`"${token.text}" is not an inch thread.`, 'Type diameter and threads per inch: 9/16-18.');
     case 'pipe':
       if (token.kind === 'fraction') return fractionText(token);
       if (token.kind === 'inch-thread') return (first ?? '').replace(/\s+/g, ' ');
@@ -31,15 +34,31 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
       return fail(`"${token.text}" is not a metric thread.`, 'Type diameter and pitch: m14x1.5.');
     case 'bolt':
       if (token.kind === 'metric') return metricText(token, family, fail);
-      if (token.kind === 'inch-thread') return `${(first ?? '').replace(/\s+/g, ' ')}-${second}`;
+      if (token.kind === 'inch-thread') return inchText(token);
       return fail(`"${token.text}" is not a bolt thread.`, 'Type the bolt: banjo m12x1.5 or banjo 7/16-20.');
     case 'bore':
       if (token.kind === 'fraction') return fractionText(token);
       if (token.kind === 'millimetres') return `${number(first)}mm`;
       if (token.kind === 'dash') return dashToFraction(Number(first));
       if (token.kind === 'number' && family.sizes.includes(number(token.text))) return number(token.text);
-      return fail(`"${token.text}" is not a hose bore.`, `Type it as barb 3/8 or barb 10mm.`);
+      return fail(`"${token.text}" is not a hose bore.`, `Type it as ${family.words[0]} 3/8${family.sizes.includes('10mm') ? ` or ${family.words[0]} 10mm` : ''}.`);
+    default:
+      return fail(`"${token.text}" is not a size of ${family.name}.`, 'Type what it carries: orb10, npt 1/4.');
   }
+}
+
+/** Bolts and bore of a flange, any that can be: `2x44 bore20`. */
+function flangeSize(bolts: Token, bore: Token, fail: (message: string, hint: string) => never): string {
+  if (bolts.kind !== 'bolts') return fail(`"${bolts.text}" is not a pair of bolts.`, 'Type number and distance: 2x44.');
+  const apart = Number(bolts.parts[0]!.replace(',', '.'));
+  const hole = Number(bore.parts[0]!.replace(',', '.'));
+  if (apart < 15 || apart > 150) return fail(`Bolts ${apart} mm apart are not a flange of this trade.`, 'It takes 15 to 150 mm. Check the unit.');
+  if (hole < 3 || hole >= apart) return fail(`A bore of ${hole} mm does not go between bolts ${apart} mm apart.`, 'Check both figures.');
+  return `2x${apart} bore${hole}`;
+}
+
+function inchText(token: Token): string {
+  return `${(token.parts[0] ?? '').replace(/\s+/g, ' ')}-${token.parts[1]}`;
 }
 
 function fractionText(token: Token): string {

@@ -1,4 +1,4 @@
-import { connectorThread, endForm, formatConnector } from '../connectors/index.js';
+import { connectorThread, endForm, formatConnector, shapeOf } from '../connectors/index.js';
 import type { Component, Port } from '../job/index.js';
 import { drawPort } from './draw-port.js';
 import { advance, startFrame } from './frame.js';
@@ -56,7 +56,7 @@ export function componentDrawing(component: Component, ports: readonly Port[], s
     for (const { port, y } of rows) {
       const face = { ...startFrame(side === 1 ? -1 : 1), x: side * halfWide, y };
       // the frame heads into the block; a male stub stands out of it
-      const joint = port.connector.gender === 'male' && port.connector.family !== 'barb' ? advance(face, -portStub(port)) : face;
+      const joint = port.connector.gender === 'male' && shapeOf(port.connector) !== 'spigot' ? advance(face, -portStub(port)) : face;
       const half = portHalfHeight(port);
       shapes.push(filler(side, at, y - half, halfWide), ...drawPort(joint, port.connector, { hatch: 135, view: 'half' }, true, true));
       shapes.push(filler(side, y - half, y + half, halfWide - portDepth(port)));
@@ -135,7 +135,8 @@ function portDepth({ connector: c }: Port): number {
 function portStub({ connector: c }: Port): number {
   const form = endForm(c);
   if (c.gender === 'female') return 0;
-  return c.family === 'barb' ? form.lengthMm : c.family === 'flare37' || c.family === 'npt' ? form.reachMm : 2.2;
+  const shape = shapeOf(c);
+  return shape === 'spigot' ? form.lengthMm : shape === 'flare' || shape === 'taper' ? form.reachMm : 2.2;
 }
 
 function clipped(text: string): string {

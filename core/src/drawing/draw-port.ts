@@ -1,4 +1,4 @@
-import { connectorThread, endForm, type Connector } from '../connectors/index.js';
+import { bareConnector, connectorThread, endForm, shapeOf, type Connector } from '../connectors/index.js';
 import { bossRings, metricPortRings } from '../seals/index.js';
 import { drawBody, type BodyStyle } from './body.js';
 import { mirrored } from './draw-adapter.js';
@@ -12,7 +12,8 @@ import { threadProfile } from './surface.js';
  * @param empty nothing is screwed in: show the port's own thread
  * @param embedded part of a larger block: no break line, no edges of its own
  */
-export function drawPort(frame: Frame, c: Connector, style: BodyStyle, empty = false, embedded = false): Shape[] {
+export function drawPort(frame: Frame, given: Connector, style: BodyStyle, empty = false, embedded = false): Shape[] {
+  const c = bareConnector(given);
   const form = endForm(c);
   const major = (connectorThread(c)?.majorMm ?? form.outsideMm) / 2;
   const reach = Math.max(form.outsideMm, form.hexMm) / 2 + Math.max(6, major * 0.9);
@@ -38,12 +39,12 @@ export function drawPort(frame: Frame, c: Connector, style: BodyStyle, empty = f
 
 /** Radius of the hole against depth, from the face inwards. */
 function holeProfile(c: Connector, major: number, depth: number): (readonly [number, number])[] {
-  if (c.family === 'npt')
+  if (shapeOf(c) === 'taper')
     return [
       [0, major],
-      [depth, major - depth / 32],
+      [depth, major - (depth * (connectorThread(c)?.taperPerMm ?? 0)) / 2],
     ];
-  const ring = c.family === 'orb' ? bossRings[c.size] : c.seat === 'oring' ? metricPortRings[c.size.slice(1).split('x')[0]!] : undefined;
+  const ring = c.family === 'orb' ? bossRings[c.size] : c.family === 'metric' && c.seat === 'oring' ? metricPortRings[c.size.slice(1).split('x')[0]!] : undefined;
   if (ring)
     return [
       [0, major + ring.sectionMm * 0.72],

@@ -1,12 +1,15 @@
-import { connectorThread, endForm, type Connector } from '../connectors/index.js';
+import { bareConnector, connectorThread, endForm, type Connector } from '../connectors/index.js';
 import { bossRings, metricPortRings, washerFor, type Mating } from '../seals/index.js';
 import { coneOf } from './end-sections.js';
 import { pointAt, type Frame } from './frame.js';
 import type { Point, Shape } from './shape.js';
 
+const GASKET_MM = 1;
+
 /** Thickness a seal puts between the two planes of a joint, mm. */
 export function sealThickness(mating: Mating, male: Connector): number {
   const thread = connectorThread(male);
+  if (mating.kind === 'gasket') return GASKET_MM;
   return (mating.kind === 'washer' || mating.kind === 'two-washers') && thread ? washerFor(thread.majorMm).thicknessMm : 0;
 }
 
@@ -14,7 +17,8 @@ export function sealThickness(mating: Mating, male: Connector): number {
  * What seals a joint, where it really sits. The frame lies in the plane of the male part's shoulder or nose; `towards` is +1 if the
  * male points along the frame's heading, −1 if against it.
  */
-export function drawSeal(frame: Frame, mating: Mating, male: Connector, towards: 1 | -1, joint: number): Shape[] {
+export function drawSeal(frame: Frame, mating: Mating, given: Connector, towards: 1 | -1, joint: number): Shape[] {
+  const male = bareConnector(given);
   const thread = connectorThread(male);
   const at = (u: number, r: number): Point => pointAt(frame, u * towards, r);
   switch (mating.kind) {
@@ -54,7 +58,23 @@ export function drawSeal(frame: Frame, mating: Mating, male: Connector, towards:
         joint,
       }));
     }
-    // what holds these is drawn with the hose end, or there is nothing
+    case 'gasket': {
+      const form = endForm(male);
+      const inner = Math.max(form.boreMm, thread?.majorMm ?? 0) / 2 + 1;
+      return [1, -1].map((sign): Shape => ({
+        kind: 'area',
+        points: [
+          at(0, sign * inner),
+          at(0, (sign * form.outsideMm) / 2),
+          at(GASKET_MM, (sign * form.outsideMm) / 2),
+          at(GASKET_MM, sign * inner),
+        ],
+        fill: 'ring',
+        stroke: 'fine',
+      }));
+    }
+    // what holds these is drawn with the hose end, sits out of sight, or there is nothing
+    case 'push':
     case 'clamp':
     case 'olive':
     case 'socket':

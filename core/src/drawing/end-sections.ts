@@ -1,4 +1,4 @@
-import { connectorThread, endForm, type Connector } from '../connectors/index.js';
+import { bareConnector, connectorThread, endForm, familyById, flangeFigures, shapeOf, type Connector } from '../connectors/index.js';
 import type { Section } from './section.js';
 
 /**
@@ -12,17 +12,16 @@ export interface EndSections {
   readonly nut?: readonly Section[];
 }
 
-const CONE = Math.tan((37 * Math.PI) / 180);
-
 /** The sections of a connector end that hangs on a part of the given bore (mm, diameter). */
-export function endSections(c: Connector, boreMm: number): EndSections {
+export function endSections(given: Connector, boreMm: number): EndSections {
+  const c = bareConnector(given);
   const form = endForm(c);
   const thread = connectorThread(c);
   const major = (thread?.majorMm ?? 0) / 2;
   const pitch = thread?.pitchMm ?? 1.5;
   const bore = Math.min(boreMm, form.boreMm) / 2;
-  switch (c.family) {
-    case 'flare37': {
+  switch (shapeOf(c)) {
+    case 'flare': {
       const cone = coneOf(c);
       if (c.gender === 'male') {
         const relief = Math.min(1.2, form.reachMm * 0.1);
@@ -55,7 +54,7 @@ export function endSections(c: Connector, boreMm: number): EndSections {
         ],
       };
     }
-    case 'npt': {
+    case 'taper': {
       if (c.gender === 'male') {
         const inside = form.lengthMm - form.reachMm;
         return {
@@ -72,12 +71,13 @@ export function endSections(c: Connector, boreMm: number): EndSections {
           ],
         };
       }
-      return { body: femaleBody(form.lengthMm, form.hexMm, major, pitch, bore, 1 / 32) };
+      return { body: femaleBody(form.lengthMm, form.hexMm, major, pitch, bore, (thread?.taperPerMm ?? 0) / 2) };
     }
-    case 'orb':
-    case 'metric': {
+    case 'boss':
+    case 'post':
+    case 'stud': {
       if (c.gender === 'female') return { body: femaleBody(form.lengthMm, form.hexMm, major, pitch, bore, 0) };
-      const neck = c.seat === 'washer' ? 1 : 2;
+      const neck = shapeOf(c) === 'boss' || c.seat === 'oring' ? 2 : 1;
       return {
         body: [
           { from: -2.2, to: 0, radius: form.outsideMm / 2, bore },
@@ -86,8 +86,20 @@ export function endSections(c: Connector, boreMm: number): EndSections {
         ],
       };
     }
-    case 'barb': {
+    case 'flange': {
+      const [apart] = flangeFigures(c.size);
+      return { body: [{ from: -form.lengthMm, to: 0, radius: apart / 2 + 7, bore: form.boreMm / 2 }] };
+    }
+    case 'coupling':
+      return {
+        body: [
+          { from: -form.reachMm, to: 0, radius: form.outsideMm / 2, bore },
+          ...(c.gender === 'male' ? [{ from: 0, to: form.lengthMm - form.reachMm, radius: form.outsideMm * 0.36, bore }] : []),
+        ],
+      };
+    case 'spigot': {
       if (c.gender === 'female') return { body: [] };
+      if (c.family !== 'barb') return { body: spigot(form.lengthMm, form.outsideMm / 2 / 1.12, bore, c.family === 'bead' ? 0.25 : 0.6) };
       const ridges = 3;
       const step = (form.lengthMm - 2) / ridges;
       const body: Section[] = [{ from: 0, to: 2, radius: form.outsideMm * 0.46, bore }];
@@ -100,13 +112,27 @@ export function endSections(c: Connector, boreMm: number): EndSections {
   }
 }
 
-/** The 37° cone of a flare: radius at nose and base, and its length along the axis. */
-export function coneOf(c: Connector): { nose: number; base: number; length: number } {
-  const form = endForm({ ...c, gender: 'male' });
+/** A smooth tube with one bead, `at` a share of its length from the tip. */
+function spigot(length: number, radius: number, bore: number, at: number): Section[] {
+  const bead = length * (1 - at);
+  return [
+    { from: 0, to: bead - 2, radius, bore },
+    { from: bead - 2, to: bead, radius, radiusTo: radius * 1.12, bore },
+    { from: bead, to: bead + 2, radius: radius * 1.12, radiusTo: radius, bore },
+    { from: bead + 2, to: length, radius, bore },
+  ];
+}
+
+/** The cone a flare or swivel seals on: radius at nose and base, and its length along the axis. */
+export function coneOf(given: Connector): { nose: number; base: number; length: number } {
+  const c = bareConnector(given);
+  const { swivel: _, ...still } = c;
+  const form = endForm({ ...still, gender: 'male' });
   const thread = connectorThread(c)!;
+  const half = ((familyById(c.family).coneHalfAngleDeg ?? 37) * Math.PI) / 180;
   const base = thread.majorMm / 2 - 0.75 * thread.pitchMm;
   const nose = form.boreMm / 2 + Math.max(0.5, (base - form.boreMm / 2) * 0.25);
-  return { nose, base, length: (base - nose) / CONE };
+  return { nose, base, length: Math.min((base - nose) / Math.tan(half), form.lengthMm * 0.5) };
 }
 
 function femaleBody(length: number, hexMm: number, major: number, pitch: number, bore: number, taper: number): Section[] {

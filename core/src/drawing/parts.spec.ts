@@ -1,4 +1,4 @@
-import { families, parseConnector, type Connector } from '../connectors/index.js';
+import { everyConnector, parseConnector, shapeOf, type Connector } from '../connectors/index.js';
 import { mate } from '../seals/index.js';
 import { placeBalloons } from './balloons.js';
 import { drawBody } from './body.js';
@@ -11,11 +11,7 @@ import { advance, band, pointAt, startFrame, turn } from './frame.js';
 import { boundsOf, placeShapes, type AreaShape, type LineShape, type Shape } from './shape.js';
 import { crossLines, hexLines } from './surface.js';
 
-const ends: Connector[] = families.flatMap((f) =>
-  f.sizes.flatMap((size) =>
-    f.genders.map((gender): Connector => ({ family: f.id, size, gender, ...(f.id === 'metric' ? { seat: 'washer' } : {}) })),
-  ),
-);
+const ends: Connector[] = everyConnector();
 const c = parseConnector;
 const areas = (shapes: readonly Shape[], fill: string) => shapes.filter((s): s is AreaShape => s.kind === 'area' && s.fill === fill);
 
@@ -41,8 +37,8 @@ describe('end sections', () => {
     }
   });
 
-  it('put a nut round a female flare and nowhere else', () => {
-    for (const end of ends) expect(endSections(end, 8).nut !== undefined).toBe(end.family === 'flare37' && end.gender === 'female');
+  it('put a nut round a female flare or swivel and nowhere else', () => {
+    for (const end of ends) expect(endSections(end, 8).nut !== undefined).toBe(shapeOf(end) === 'flare' && end.gender === 'female');
   });
 });
 

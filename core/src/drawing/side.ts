@@ -1,4 +1,4 @@
-import { endForm, type Connector } from '../connectors/index.js';
+import { endForm, shapeOf, type Connector } from '../connectors/index.js';
 import type { Hose } from '../hose/index.js';
 import type { AssembledEnd, LineJoint } from '../lines/index.js';
 import type { BodyStyle } from './body.js';
@@ -112,5 +112,5 @@ function outsideOf(a: Connector, b: Connector): number {
 }
 
 function endOutside(c: Connector): number {
-  return c.gender === 'female' && c.family !== 'flare37' ? 0 : endForm(c).outsideMm;
+  return c.gender === 'female' && shapeOf(c) !== 'flare' ? 0 : endForm(c).outsideMm;
 }

@@ -5,21 +5,11 @@ import { constructions, hoseEndAngles } from '../hose/index.js';
 import { serviceIds, writeJobFile, checkJobFileContent, type JobDocument, type Line } from '../job/index.js';
 import { cutTickets } from '../cutting/index.js';
 import { partsList } from '../purchasing/index.js';
-import { formatConnector, parseConnector, families, type Connector } from '../connectors/index.js';
+import { everyConnector, formatConnector, parseConnector, type Connector } from '../connectors/index.js';
 import { assembleLine } from './index.js';
 
 /** Any port the survey can hold, any line the server can store: right, wrong or half done. */
-const connector: fc.Arbitrary<Connector> = fc
-  .constantFrom(...families)
-  .chain((f) =>
-    fc
-      .record({
-        size: fc.constantFrom(...f.sizes),
-        gender: fc.constantFrom(...f.genders),
-        seat: fc.constantFrom(undefined, ...f.seats.filter((s) => s !== 'fixed' && s !== 'adjustable')),
-      })
-      .map(({ size, gender, seat }): Connector => ({ family: f.id, size, gender, ...(seat ? { seat } : {}) })),
-  );
+const connector: fc.Arbitrary<Connector> = fc.constantFrom(...everyConnector());
 const link = fc.oneof(
   {
     weight: 9,

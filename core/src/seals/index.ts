@@ -1,5 +1,8 @@
 export { mate } from './mate.js';
 export type { Mating, Consumable, SealKind } from './mating.js';
-export { type MakeUp } from './make-up.js';
+export { flareTorques, studTorques, type MakeUp, type TorqueChoice } from './make-up.js';
 export { formatMakeUp } from './format-make-up.js';
-export { bossRings, metricPortRings, washerFor, type Washer } from './seal-data.js';
+export { bossRings, metricPortRings, type ORing } from './o-rings.js';
+export { washerFor, bondedWasherFor, type Washer } from './washers.js';
+export { compounds, compoundsFor, type Compound, type Fluid } from './compounds.js';
+export { sealants, type Sealant, type SealantPlace } from './sealants.js';

@@ -1,20 +1,10 @@
 import fc from 'fast-check';
-import { families, parseConnector, type Connector } from '../connectors/index.js';
-import { formatMakeUp, mate, washerFor } from './index.js';
+import { bareConnector, everyConnector, families, parseConnector, type Connector } from '../connectors/index.js';
+import { bondedWasherFor, compounds, compoundsFor, flareTorques, formatMakeUp, mate, sealants, studTorques, washerFor } from './index.js';
 
 const joint = (a: string, b: string) => mate(parseConnector(a), parseConnector(b));
 
-const anyConnector: fc.Arbitrary<Connector> = fc
-  .constantFrom(...families)
-  .chain((family) =>
-    fc
-      .record({
-        size: fc.constantFrom(...family.sizes),
-        gender: fc.constantFrom(...family.genders),
-        seat: fc.constantFrom(undefined, ...family.seats),
-      })
-      .map(({ size, gender, seat }): Connector => ({ family: family.id, size, gender, ...(seat && seat !== 'fixed' ? { seat } : {}) })),
-  );
+const anyConnector: fc.Arbitrary<Connector> = fc.constantFrom(...everyConnector());
 
 describe('mate', () => {
   it.each([
@@ -25,6 +15,24 @@ describe('mate', () => {
     ['m14x1.5 m oring', 'm14x1.5 f oring', 'o-ring', [{ item: 'O-ring FKM', size: '11.3 × 2.2', quantity: 1 }]],
     ['banjo m12x1.5', 'm12x1.5 f washer', 'two-washers', [{ item: 'copper washer', size: '12 × 16 × 1.5', quantity: 2 }]],
     ['barb 3/8', 'hose 3/8', 'clamp', [{ item: 'hose clamp', size: 'for 3/8 in hose', quantity: 1 }]],
+    ['bead 1 1/4', 'hose 1 1/4', 'clamp', [{ item: 'hose clamp', size: 'for 1 1/4 in hose', quantity: 1 }]],
+    ['g 1/4 m washer', 'g 1/4 f', 'washer', [{ item: 'bonded washer', size: '13.7 × 20.6 × 2.1', quantity: 1 }]],
+    ['g 5/8 m oring', 'g 5/8 f', 'o-ring', [{ item: 'O-ring FKM', size: 'stud G 5/8', quantity: 1 }]],
+    ['g 1/4 m cone', 'g 1/4 f swivel', 'cone', []],
+    ['r 1/8 m', 'rc 1/8 f', 'taper', [{ item: 'thread sealant', size: 'R 1/8', quantity: 1 }]],
+    ['r 1/8 m', 'rp 1/8 f', 'taper', [{ item: 'thread sealant', size: 'R 1/8', quantity: 1 }]],
+    ['nptf 1/4 m', 'npt 1/4 f', 'taper', [{ item: 'thread sealant', size: 'NPTF 1/4', quantity: 1 }]],
+    ['npt 1/4 m cone', 'npsm 1/4 f swivel', 'cone', []],
+    ['keg m10x1 m', 'm10x1 f', 'taper', [{ item: 'thread sealant', size: 'M10×1 keg', quantity: 1 }]],
+    ['cone24 m16x1.5 m 10l', 'cone24 m16x1.5 f 10l swivel', 'cone', []],
+    ['sae45-6 m', 'sae45-6 f', 'cone', []],
+    ['banjo 7/16-20', '7/16-20 f washer', 'two-washers', [{ item: 'copper washer', size: '12 × 16 × 1.5', quantity: 2 }]],
+    ['post m20x1.5 m', 'post m20x1.5 f', 'gasket', [{ item: 'filter or plate gasket', quantity: 1 }]],
+    ['flange 2x44 bore 20', 'flange 2x44 bore 20 m', 'gasket', [{ item: 'flange gasket', size: '2x44 bore20', quantity: 1 }]],
+    ['qc 3/8 m', 'qc 3/8 f', 'push', []],
+    ['drybreak an10 m', 'drybreak an10 f', 'push', []],
+    ['bulkhead an10 m', 'an10 f swivel', 'cone', []],
+    ['bulkhead an10 m', 'bulkhead an10 f', 'two-washers', [{ item: 'bulkhead sealing washer', size: '-10', quantity: 2 }]],
   ])('%s and %s seal by %s', (a, b, kind, consumables) => {
     const found = joint(a, b);
     expect(found.outcome).toBe('seals');
@@ -41,6 +49,22 @@ describe('mate', () => {
     ['m14x1.5 m', 'm14x1.5 f washer', /say what the seat is/],
     ['banjo m12x1.5', 'm12x1.5 f oring', /lower washer/],
     ['banjo 9/16-18', 'orb6 f', /chamfer/],
+    ['an4 m', 'sae45-4 f', /one thin line/],
+    ['sae45-8 m', 'an8 f swivel', /one thin line/],
+    ['g 1/4 m', 'g 1/4 f', /say what the male seals with/],
+    ['g 1/4 m washer', 'g 1/4 f swivel', /different places/],
+    ['g 1/4 m washer', 'rc 1/4 f', /parallel male bottoms/],
+    ['g 1/4 m washer', 'rp 1/4 f', /nothing wedges/],
+    ['r 1/4 m', 'g 1/4 f', /wedges at its mouth/],
+    ['r 1/8 m', 'npt 1/8 f', /another pitch and other flanks/],
+    ['npt 1/2 m', 'rc 1/2 f', /other flanks/],
+    ['npt 1/4 m', 'npsm 1/4 f swivel', /30° nose/],
+    ['npsm 1/4 m', 'npsm 1/4 f', /no 30° nose/],
+    ['cone24 m16x1.5 m 10l', 'cone24 m16x1.5 f 8s', /tubes differ/],
+    ['m20x1.5 m washer', 'post m20x1.5 f', /only the gasket/],
+    ['inverted 3/16 m', 'an3 f', /its own seat/],
+    ['flange 2x44 bore 20', 'flange 2x44 bore 16', /20 mm against 16 mm/],
+    ['m18x1.5 m washer', 'cone24 m18x1.5 f swivel', /not made for one another/],
   ])('%s into %s screws in and leaks', (a, b, reason) => {
     const found = joint(a, b);
     expect(found.outcome).toBe('leaks');
@@ -54,9 +78,17 @@ describe('mate', () => {
     ['an6 m', 'an8 f swivel', /./],
     ['m14x1.5 m washer', 'orb6 f', /starts, .*binds/],
     ['npt 1/8 m', 'm10x1 f washer', /./],
-    ['barb 3/8', 'hose 1/2', /barb's size/],
-    ['barb 3/8', 'npt 1/8 f', /no thread in common/],
+    ['barb 3/8', 'hose 1/2', /the size of what it goes over/],
+    ['barb 3/8', 'npt 1/8 f', /nothing in common/],
     ['banjo m12x1.5', 'm14x1.5 f washer', /./],
+    ['npt 1/8 m', 'rc 1/8 f', /does not start/],
+    ['sae45-6 m', 'an6 f swivel', /does not start/],
+    ['m22x1.5 m washer', 'orb10 f', /half a turn/],
+    ['post 3/4-16 m', 'post m20x1.5 f', /rocks, then binds/],
+    ['bead 1/2', 'hose 5/8', /the size of what it goes over/],
+    ['qc 3/8 m', 'qc 1/2 f', /one size/],
+    ['flange 2x44 bore 20', 'flange 2x50 bore 20', /44 mm apart .* 50 mm/],
+    ['m10x1 m washer', 'm22x1.5 f washer', /far too small/],
   ])('%s and %s do not join', (a, b, reason) => {
     const found = joint(a, b);
     expect(found.outcome).toBe('does-not-join');
@@ -70,24 +102,66 @@ describe('mate', () => {
         expect(mate(b, a)).toEqual(found);
         expect(found.reason.length).toBeGreaterThan(10);
         expect(found.seal !== undefined).toBe(found.outcome === 'seals');
-        if (found.outcome === 'seals') expect(a.gender).not.toBe(b.gender);
+        if (found.outcome === 'seals' && a.family !== 'flange') expect(a.gender).not.toBe(b.gender);
       }),
       { numRuns: 1000 },
     );
   });
 
-  it('seals every family with itself in every size', () => {
-    for (const family of families.filter((f) => f.genders.length === 2))
+  it('seals every family of two genders with itself in every size, once its seat is said', () => {
+    const seats: Record<string, object> = { metric: { seat: 'washer' }, un: { seat: 'washer' }, g: { seat: 'washer' } };
+    for (const family of families.filter((f) => f.genders.length === 2 && f.id !== 'bung'))
       for (const size of family.sizes) {
-        const seat = family.id === 'metric' ? { seat: 'washer' } : {};
-        expect(
-          mate({ family: family.id, size, gender: 'male', ...seat }, { family: family.id, size, gender: 'female', ...seat }).outcome,
-        ).toBe('seals');
+        const of = (gender: 'male' | 'female'): Connector => ({ family: family.id, size, gender, ...seats[family.id] });
+        const female = family.id === 'npsm' ? { ...of('female'), swivel: true } : of('female');
+        expect([family.id, size, mate(of('male'), female).outcome]).toEqual([family.id, size, 'seals']);
       }
+  });
+
+  it('meets a weld bung as the connector it carries', () => {
+    const bungs = everyConnector().filter((c) => c.family === 'bung');
+    expect(bungs.length).toBeGreaterThan(50);
+    for (const bung of bungs)
+      for (const other of ['orb10 m', 'an10 f swivel', 'npt 1/4 m', 'm18x1.5 m washer', 'g 1/4 m washer'].map(parseConnector))
+        expect(mate(bung, other)).toEqual(mate(bareConnector(bung), other));
   });
 });
 
 describe('seal data', () => {
+  it('has a bonded washer that goes over its thread for every British size made', () => {
+    expect(bondedWasherFor('G 1/4')?.size).toBe('13.7 × 20.6 × 2.1');
+    expect(bondedWasherFor('M14×1.5')?.insideMm).toBeCloseTo(14.7);
+    expect(bondedWasherFor('9/16-18 UNF')).toBeUndefined();
+  });
+
+  it('never gives oil to EPDM, nor heat to nitrile', () => {
+    const ids = (fluid: Parameters<typeof compoundsFor>[0], at: number) => compoundsFor(fluid, at).map((c) => c.id);
+    expect(ids('engine oil', 140)).toEqual(['fkm', 'fvmq', 'hnbr']);
+    expect(ids('engine oil', 90)).toContain('nbr');
+    expect(ids('brake fluid', 60)).toEqual(['epdm']);
+    expect(ids('petrol', 20)[0]).toBe('fkm');
+    for (const { minC, maxC, fluids } of compounds) {
+      expect(minC).toBeLessThan(maxC);
+      expect(fluids.air).toBe('good');
+    }
+  });
+
+  it('says what seals a thread where, with both schools for tape', () => {
+    expect(sealants.find((s) => s.place === 'general')?.otherSchool).toMatch(/tape/);
+    expect(sealants.find((s) => s.place === 'turbo feed')?.use).toMatch(/^none/);
+    expect(sealants.every((s) => s.why.length > 20)).toBe(true);
+  });
+
+  it('takes a flare and a stud to less torque in aluminium', () => {
+    for (const dash of ['4', '6', '8', '10', '12', '16']) {
+      const [steel, aluminium] = flareTorques(dash);
+      expect(aluminium!.high).toBeLessThan(steel!.low);
+    }
+    const [steel, aluminium] = studTorques(joint('m14x1.5 m washer', 'm14x1.5 f washer').makeUp!);
+    expect(aluminium!.high / steel!.high).toBeCloseTo(0.6, 1);
+    expect(studTorques(joint('npt 1/8 m', 'npt 1/8 f').makeUp!)).toEqual([]);
+  });
+
   it('takes the washer that goes over the bolt', () => {
     expect(washerFor(14).size).toBe('14 × 18 × 1.5');
     expect(washerFor(14.2875).size).toBe('14 × 18 × 1.5');

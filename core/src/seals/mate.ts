@@ -1,47 +1,47 @@
-import { connectorName, connectorThread, familyById, type Connector } from '../connectors/index.js';
-import { fitThreads } from '../threads/index.js';
+import { bareConnector, connectorName, connectorThread, familyById, flangeFigures, type Connector } from '../connectors/index.js';
+import { fit, type Thread } from '../threads/index.js';
+import { leakReason, turnsInWords, wedgeReason, wedges } from './leaks.js';
 import type { Mating } from './mating.js';
 import { sealingPair } from './sealing-pairs.js';
-import { leakReason } from './leak-reasons.js';
 
 /**
- * Whether two connectors join, and whether they seal: with what, how tight, and why. The order of the two does not matter.
+ * Whether two connectors join, and whether they seal: with what, how tight, and why. The order of the two does not matter; a weld
+ * bung is met as the connector it carries.
  *
  * @example mate(parseConnector('an6 m'), parseConnector('orb6 f')).outcome // 'leaks'
  */
-export function mate(a: Connector, b: Connector): Mating {
-  if (a.gender === b.gender) {
-    const both = a.gender === 'male' ? 'Both are male: nothing screws over anything.' : 'Both are female: there is nothing to screw in.';
-    return apart(both);
-  }
+export function mate(first: Connector, second: Connector): Mating {
+  const a = bareConnector(first);
+  const b = bareConnector(second);
+  if (a.family === 'flange' && b.family === 'flange') return flanges(a, b);
+  if (a.gender === b.gender)
+    return apart(a.gender === 'male' ? 'Both are male: nothing screws over anything.' : 'Both are female: there is nothing to screw in.');
   const [male, female] = a.gender === 'male' ? [a, b] : [b, a];
   const sealing = sealingPair(male, female);
   if (sealing) return sealing;
   const outside = connectorThread(male);
   const inside = connectorThread(female);
-  if (!outside || !inside) {
-    if (male.family === female.family) return apart(`${male.size} barb, ${female.size} hose: ${sizesApart(male.size, female.size)}`);
-    return apart(`${capital(connectorName(male))} and ${connectorName(female)} have no thread in common.`);
-  }
-  const fit = fitThreads(outside, inside);
+  return outside && inside ? threaded(male, female, outside, inside) : unthreaded(male, female);
+}
+
+function threaded(male: Connector, female: Connector, outside: Thread, inside: Thread): Mating {
+  const found = fit(outside, inside);
+  const leaks = (reason: string): Mating => ({ outcome: 'leaks', kind: 'none', reason, source: familyById(female.family).standard });
+  if (found.verdict === 'same') return leaks(leakReason(male, female, outside.designation));
+  if (wedges(outside, inside, found)) return leaks(wedgeReason(male, outside, inside, found));
   const pair = `${outside.designation} into ${inside.designation}`;
-  switch (fit.verdict) {
-    case 'same':
-      return {
-        outcome: 'leaks',
-        kind: 'none',
-        reason: leakReason(male, female, outside.designation),
-        source: familyById(female.family).standard,
-      };
+  switch (found.verdict) {
     case 'binds':
       return apart(
-        `${pair} starts, ${fit.playMm > 0.3 ? 'rocks, ' : ''}then binds after about ${turns(fit.turnsToBind!)}: it looks right, and strips or leaks. The pitch gauge settles it.`,
+        found.bindsBy === 'taper'
+          ? `${pair} starts, then wedges after about ${turnsInWords(found.turnsToBind!)} on a thread that is not its own: it feels tight and leaks.`
+          : `${pair} starts, ${found.playMm > 0.3 ? 'rocks, ' : ''}then binds after about ${turnsInWords(found.turnsToBind!)}: it looks right, and strips or leaks. The pitch gauge settles it.`,
       );
     case 'loose':
       return apart(
-        outside.pitchMm !== inside.pitchMm || fit.playMm > outside.pitchMm
+        outside.pitchMm !== inside.pitchMm || found.playMm > outside.pitchMm || found.engagement < 0.4
           ? `${pair} goes in and rocks: the threads hardly touch, it pulls out under load.`
-          : `${pair} goes in with ${fit.playMm.toFixed(1)} mm of play and seals on nothing.`,
+          : `${pair} goes in with ${found.playMm.toFixed(1)} mm of play and seals on nothing.`,
       );
     case 'slides-in':
       return apart(`${pair} slides in without touching a thread: it is far too small.`);
@@ -50,16 +50,33 @@ export function mate(a: Connector, b: Connector): Mating {
   }
 }
 
+function unthreaded(male: Connector, female: Connector): Mating {
+  if (male.family === female.family || (male.family === 'bead' && female.family === 'barb'))
+    return apart(`${capital(connectorName(male))} and ${connectorName(female)}: ${sizesApart(male.family)}`);
+  return apart(`${capital(familyById(male.family).name)} and ${familyById(female.family).name} have nothing in common to hold by.`);
+}
+
+function flanges(a: Connector, b: Connector): Mating {
+  const sealing = sealingPair(a, b);
+  if (sealing) return sealing;
+  const [apartA, boreA] = flangeFigures(a.size);
+  const [apartB, boreB] = flangeFigures(b.size);
+  if (apartA !== apartB) return apart(`The bolts are ${apartA} mm apart on one flange and ${apartB} mm on the other: they do not go through.`);
+  return {
+    outcome: 'leaks',
+    kind: 'none',
+    reason: `The bolts fit, the bores do not: ${boreA} mm against ${boreB} mm. The gasket hangs into the larger one and the step holds the flow up.`,
+    source: "the maker's",
+  };
+}
+
 function apart(reason: string): Mating {
   return { outcome: 'does-not-join', kind: 'none', reason };
 }
 
-function turns(count: number): string {
-  return count < 1.5 ? 'one turn' : `${Math.round(count)} turns`;
-}
-
-function sizesApart(barb: string, hose: string): string {
-  return barb === hose ? 'they should fit.' : "the hose must be the barb's size, neither stretched nor slack.";
+function sizesApart(family: string): string {
+  if (family === 'barb' || family === 'bead') return "the hose must be the size of what it goes over, neither stretched nor slack.";
+  return 'both halves must be one size.';
 }
 
 function capital(text: string): string {

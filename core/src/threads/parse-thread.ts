@@ -1,58 +1,62 @@
 import { fractionToNumber } from '../units/index.js';
-import { nptSizes } from './npt-table.js';
+import { kegThread, metricThread } from './metric-thread.js';
+import { britishThread, npsmThread, nptThread } from './pipe-thread.js';
 import { UnknownThreadError, type Thread } from './thread.js';
+import { unifiedSeriesOf } from './straight-tables.js';
 
 const INCH_MM = 25.4;
+const SIZE = String.raw`(?:\d+ )?\d+(?:\/\d+)?`;
+const INCH = new RegExp(`^(#\\d+|${SIZE})-(\\d+(?:\\.5)?)(?: ?un(?:s|c|f|ef)?)?$`, 'i');
+const AMERICAN = new RegExp(`^(?:(nptf|npsm|npt) ?(${SIZE})|(${SIZE})-\\d+(?:\\.5)? ?(nptf|npsm|npt))$`, 'i');
+const BRITISH = new RegExp(`^(rc|rp|r|g|bspt|bspp) ?(${SIZE})(?:-\\d+)?$`, 'i');
+const METRIC = /^m ?(\d+(?:[.,]\d+)?) ?x ?(\d+(?:[.,]\d+)?)( ?keg)?$/i;
 
-/** Diameter and pitch pairs of the UNF series (ASME B1.1); the 12-thread sizes between them are the UN series. */
-const UNF = new Set([
-  '1/4-28',
-  '5/16-24',
-  '3/8-24',
-  '7/16-20',
-  '1/2-20',
-  '9/16-18',
-  '5/8-18',
-  '3/4-16',
-  '7/8-14',
-  '1-12',
-  '1 1/8-12',
-  '1 1/4-12',
-  '1 3/8-12',
-  '1 1/2-12',
-]);
+const known = new Map<string, Thread>();
 
 /**
- * Reads a thread designation: `M14×1.5` (or `m14x1.5`), `9/16-18` with or without its series, `1/8-27 NPT` or `NPT 1/8`.
+ * Reads a thread designation: `M14×1.5` (or `m14x1.5`), `9/16-18` with or without its series, `1/8-27 NPT` or `NPT 1/8`, `R 1/8`,
+ * `Rc 1/8`, `Rp 1/8`, `G 1/4`, `M10×1 keg`.
  * @throws {UnknownThreadError}
  */
 export function parseThread(designation: string): Thread {
+  const found = known.get(designation);
+  if (found) return found;
+  const read = readThread(designation);
+  if (!read) throw new UnknownThreadError(designation);
+  if (known.size < 5000) known.set(designation, read);
+  return read;
+}
+
+function readThread(designation: string): Thread | undefined {
   const text = designation.trim().replace(/[×*]/g, 'x').replace(/\s+/g, ' ');
-  const metric = /^m ?(\d+(?:[.,]\d+)?) ?x ?(\d+(?:[.,]\d+)?)$/i.exec(text);
-  if (metric) return metricThread(decimal(metric[1]!), decimal(metric[2]!));
-  const npt = /^(?:npt ?((?:\d+ )?\d+(?:\/\d+)?)|((?:\d+ )?\d+(?:\/\d+)?)-\d+(?:\.5)? ?npt)$/i.exec(text);
-  if (npt) {
-    const thread = nptThread(npt[1] ?? npt[2]!);
-    if (thread) return thread;
+  const metric = METRIC.exec(text);
+  if (metric) {
+    const [diameter, pitch] = [decimal(metric[1]!), decimal(metric[2]!)];
+    return metric[3] ? kegThread(diameter, pitch) : metricThread(diameter, pitch);
   }
-  const inch = /^((?:\d+ )?\d+(?:\/\d+)?)-(\d+)(?: ?un[fc]?)?$/i.exec(text);
-  if (inch) return unThread(inch[1]!, Number(inch[2]));
-  throw new UnknownThreadError(designation);
+  const american = AMERICAN.exec(text);
+  if (american) {
+    const system = (american[1] ?? american[4])!.toUpperCase();
+    const size = (american[2] ?? american[3])!;
+    return system === 'NPSM' ? npsmThread(size) : nptThread(size, system === 'NPTF' ? 'NPTF' : 'NPT');
+  }
+  const british = BRITISH.exec(text);
+  if (british) {
+    const word = british[1]!.toLowerCase();
+    const system = ({ r: 'R', bspt: 'R', rc: 'Rc', rp: 'Rp', g: 'G', bspp: 'G' } as const)[word];
+    return system && britishThread(system, british[2]!);
+  }
+  const inch = INCH.exec(text);
+  return inch ? unThread(inch[1]!, Number(inch[2])) : undefined;
 }
 
-/** ISO metric thread of the given diameter and pitch. */
-export function metricThread(diameterMm: number, pitchMm: number): Thread {
-  if (!(diameterMm > 0) || !(pitchMm > 0) || pitchMm > diameterMm / 2) throw new UnknownThreadError(`M${diameterMm}×${pitchMm}`);
-  return { designation: `M${diameterMm}×${pitchMm}`, system: 'metric', majorMm: diameterMm, pitchMm, flankAngleDeg: 60, taperPerMm: 0 };
-}
-
-/** Unified inch thread, for example `unThread('9/16', 18)`. */
+/** Unified inch thread, for example `unThread('9/16', 18)` or `unThread('#10', 32)`. @throws {UnknownThreadError} */
 export function unThread(diameter: string, tpi: number): Thread {
-  const majorMm = safeFraction(diameter) * INCH_MM;
-  if (!(majorMm > 0) || !(tpi >= 4 && tpi <= 80) || INCH_MM / tpi > majorMm / 2) throw new UnknownThreadError(`${diameter}-${tpi}`);
+  const majorMm = unifiedDiameterIn(diameter) * INCH_MM;
   const key = `${diameter}-${tpi}`;
+  if (!(majorMm > 0) || !(tpi >= 4 && tpi <= 80) || INCH_MM / tpi > majorMm / 2) throw new UnknownThreadError(key);
   return {
-    designation: `${key} ${UNF.has(key) ? 'UNF' : 'UN'}`,
+    designation: `${key} ${unifiedSeriesOf(key)}`,
     system: 'UN',
     majorMm,
     pitchMm: INCH_MM / tpi,
@@ -61,29 +65,9 @@ export function unThread(diameter: string, tpi: number): Thread {
   };
 }
 
-/** American taper pipe thread; undefined for a size that does not exist. Major diameter at the hand-tight plane (ASME B1.20.1: E1 + 0.8 p). */
-export function nptThread(size: string): Thread | undefined {
-  const row = nptSizes.find((r) => r.size === size);
-  if (!row) return undefined;
-  const pitchIn = 1 / row.tpi;
-  const majorMm = (nptPitchDiameterIn(row).e1 + 0.8 * pitchIn) * INCH_MM;
-  return {
-    designation: `${size}-${row.tpi} NPT`,
-    system: 'NPT',
-    majorMm,
-    pitchMm: pitchIn * INCH_MM,
-    flankAngleDeg: 60,
-    taperPerMm: 1 / 16,
-  };
-}
-
-/** Pitch diameters of an NPT size in inches, at the small end (E0) and at the hand-tight plane (E1). Source: ASME B1.20.1. */
-export function nptPitchDiameterIn(row: (typeof nptSizes)[number]): { e0: number; e1: number } {
-  const e0 = row.odIn - (0.05 * row.odIn + 1.1) / row.tpi;
-  return { e0, e1: e0 + 0.0625 * row.l1In };
-}
-
-function safeFraction(text: string): number {
+/** Number sizes rise by 0.013 in from 0.060 in (ASME B1.1). */
+function unifiedDiameterIn(text: string): number {
+  if (text.startsWith('#')) return 0.06 + 0.013 * Number(text.slice(1));
   try {
     return fractionToNumber(text);
   } catch {

@@ -1,43 +1,60 @@
 import { parseThread } from './parse-thread.js';
-import type { ThreadSystem } from './thread.js';
+import { threadSystem } from './thread-systems.js';
+import type { Thread } from './thread.js';
 
 export interface ThreadData {
   readonly majorMm: number;
   readonly pitchMm: number;
   readonly minorInternalMm: number;
+  /** Minor diameter of the outside thread, at its basic root. */
+  readonly minorExternalMm: number;
   readonly pitchDiameterMm: number;
   readonly taperPerMm: number;
   readonly flankAngleDeg: number;
   readonly tapDrillMm: number;
   readonly standard: string;
+  /** Diameters of a taper thread at its small end, where its pitch diameter begins. */
+  readonly smallEnd?: { readonly majorMm: number; readonly pitchDiameterMm: number };
 }
 
-const STANDARDS: Record<ThreadSystem, string> = { UN: 'ASME B1.1', metric: 'ISO 68-1, ISO 724', NPT: 'ASME B1.20.1' };
+const computed = new Map<string, ThreadData>();
 
 /**
- * Basic dimensions of a thread in mm, from the standards' formulas: for a 60° thread D2 = D − ¾H and D1 = D − 1¼H with
- * H = √3/2·P; an NPT thread has depth 0.8 P. Taper threads are given at the hand-tight plane. The tap drill is the minor
- * diameter rounded up to the next 0.1 mm (metric, UN: D − P), before reaming for a taper thread.
+ * Basic dimensions of a thread in mm, from the standards' formulas: a 60° thread has H = √3/2·P, D2 = D − ¾H and D1 = D − 1¼H;
+ * the outside thread is ⅓H deep below the pitch line on each side; a 55° thread is 0.640327 P deep each way; an NPT thread 0.8 P in all. Taper threads are given at
+ * the hand-tight plane. The tap drill is D − P for a parallel 60° thread, else the minor diameter of the hole, before reaming for
+ * a taper thread.
  *
  * @throws {UnknownThreadError}
  * @example threadData('M14×1.5').pitchDiameterMm // 13.026
  */
 export function threadData(designation: string): ThreadData {
-  const thread = parseThread(designation);
-  const { majorMm, pitchMm } = thread;
-  const h = (Math.sqrt(3) / 2) * pitchMm;
-  const taper = thread.system === 'NPT';
-  const pitchDiameterMm = taper ? majorMm - 0.8 * pitchMm : majorMm - 0.75 * h;
-  const minorInternalMm = taper ? majorMm - 1.6 * pitchMm : majorMm - 1.25 * h;
-  const drill = taper ? minorInternalMm : majorMm - pitchMm;
+  let data = computed.get(designation);
+  if (!data) {
+    data = dataOf(parseThread(designation));
+    if (computed.size < 5000) computed.set(designation, data);
+  }
+  return data;
+}
+
+function dataOf(thread: Thread): ThreadData {
+  const { majorMm, pitchMm, taperPerMm, gaugeLengthMm } = thread;
+  const system = threadSystem(thread.system);
+  const pitchDiameterMm = majorMm - system.addendum * pitchMm;
+  const minorInternalMm = pitchDiameterMm - system.dedendum * pitchMm;
+  const byPitch = system.flankAngleDeg === 60 && taperPerMm === 0 && thread.system !== 'NPSM';
   return {
     majorMm,
     pitchMm,
     minorInternalMm,
+    minorExternalMm: pitchDiameterMm - system.root * pitchMm,
     pitchDiameterMm,
-    taperPerMm: thread.taperPerMm,
-    flankAngleDeg: thread.flankAngleDeg,
-    tapDrillMm: Math.round(drill * 10) / 10,
-    standard: STANDARDS[thread.system],
+    taperPerMm,
+    flankAngleDeg: system.flankAngleDeg,
+    tapDrillMm: Math.round((byPitch ? majorMm - pitchMm : minorInternalMm) * 10) / 10,
+    standard: system.standard,
+    ...(gaugeLengthMm === undefined
+      ? {}
+      : { smallEnd: { majorMm: majorMm - taperPerMm * gaugeLengthMm, pitchDiameterMm: pitchDiameterMm - taperPerMm * gaugeLengthMm } }),
   };
 }

@@ -1,14 +1,10 @@
 import fc from 'fast-check';
-import { fitThreads, metricThread, nptSizes, nptThread, parseThread, threadData, unThread } from './index.js';
+import { fit, metricThread, nptThread, parseThread, threadData, threadLibrary, threadLimits, threadSystem, unThread } from './index.js';
 
 const metric = fc
   .record({ d: fc.constantFrom(8, 10, 12, 14, 16, 18, 20, 22, 24, 27, 33), p: fc.constantFrom(1, 1.25, 1.5, 2) })
   .map(({ d, p }) => metricThread(d, p));
-const inch = fc
-  .constantFrom(...(['5/16-24', '3/8-24', '7/16-20', '1/2-20', '9/16-18', '3/4-16', '7/8-14', '1 1/16-12', '1 5/16-12'] as const))
-  .map((text) => parseThread(text));
-const pipe = fc.constantFrom(...nptSizes).map((row) => nptThread(row.size)!);
-const any = fc.oneof(metric, inch, pipe);
+const any = fc.constantFrom(...threadLibrary);
 
 describe('designations', () => {
   it('read back to the same thread', () => {
@@ -33,19 +29,37 @@ describe('dimensions', () => {
         expect(data.pitchDiameterMm).toBeLessThan(data.majorMm);
         expect(data.tapDrillMm).toBeGreaterThan(data.minorInternalMm - 0.2);
         expect(data.tapDrillMm).toBeLessThan(data.pitchDiameterMm);
+        expect(data.minorExternalMm).toBeLessThanOrEqual(data.minorInternalMm + 1e-9);
+        if (data.smallEnd) expect(data.smallEnd.majorMm).toBeLessThan(data.majorMm);
       }),
     );
   });
 });
 
-describe('fitThreads', () => {
+describe('limits', () => {
+  it('lie on the right side of the basic size', () => {
+    fc.assert(
+      fc.property(any, (thread) => {
+        const { external, internal } = threadLimits(thread);
+        const { majorMm, minorInternalMm } = threadData(thread.designation);
+        for (const { min, max } of [external.major, external.pitch, internal.pitch, internal.minor]) expect(max).toBeGreaterThan(min);
+        expect(external.major.min).toBeLessThan(majorMm);
+        expect(internal.minor.max).toBeGreaterThan(minorInternalMm);
+      }),
+    );
+  });
+});
+
+describe('fit', () => {
   it('takes a thread into its own hole, and always gives a verdict with figures', () => {
     fc.assert(
       fc.property(any, any, (a, b) => {
-        expect(fitThreads(a, a).verdict).toBe('same');
-        const fit = fitThreads(a, b);
-        expect(Number.isFinite(fit.playMm)).toBe(true);
-        if (fit.verdict === 'binds') expect(fit.turnsToBind).toBeGreaterThanOrEqual(0.5);
+        if (threadSystem(a.system).sides.length === 2) expect(fit(a, a).verdict).toBe('same');
+        const found = fit(a, b);
+        expect(Number.isFinite(found.playMm)).toBe(true);
+        if (found.verdict === 'binds') expect(found.turnsToBind).toBeGreaterThanOrEqual(1 / 3);
+        expect(found.engagement).toBeGreaterThanOrEqual(0);
+        expect(found.engagement).toBeLessThanOrEqual(1);
       }),
     );
   });
@@ -54,15 +68,15 @@ describe('fitThreads', () => {
     fc.assert(
       fc.property(metric, (thread) => {
         if (thread.majorMm < 10) return;
-        expect(fitThreads(thread, metricThread(thread.majorMm - 2, thread.pitchMm)).verdict).toBe('no-entry');
-        expect(['loose', 'slides-in']).toContain(fitThreads(metricThread(thread.majorMm - 2, thread.pitchMm), thread).verdict);
+        expect(fit(thread, metricThread(thread.majorMm - 2, thread.pitchMm)).verdict).toBe('no-entry');
+        expect(['loose', 'slides-in']).toContain(fit(metricThread(thread.majorMm - 2, thread.pitchMm), thread).verdict);
       }),
     );
   });
 
   it('lets a pipe thread into its own size only as far as its taper goes', () => {
-    const fit = fitThreads(nptThread('1/4')!, parseThread('9/16-18'));
-    expect(fit.playMm).toBeGreaterThan(0);
-    expect(fitThreads(nptThread('1/2')!, nptThread('1/4')!).verdict).toBe('no-entry');
+    const found = fit(nptThread('1/4')!, parseThread('9/16-18'));
+    expect(found.playMm).toBeGreaterThan(0);
+    expect(fit(nptThread('1/2')!, nptThread('1/4')!).verdict).toBe('no-entry');
   });
 });

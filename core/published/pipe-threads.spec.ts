@@ -1,0 +1,76 @@
+import { basicDiameter, parseThread, taperEngagement, threadData } from '../src/index.js';
+
+/** Values are from memory of the sources named, rounded as they print them. */
+describe('ISO 228-1 and ISO 7-1: major, pitch and minor diameter, mm (from memory)', () => {
+  it.each([
+    ['1/16', 0.907, 7.723, 7.142, 6.561],
+    ['1/8', 0.907, 9.728, 9.147, 8.566],
+    ['1/4', 1.337, 13.157, 12.301, 11.445],
+    ['3/8', 1.337, 16.662, 15.806, 14.95],
+    ['1/2', 1.814, 20.955, 19.793, 18.631],
+    ['3/4', 1.814, 26.441, 25.279, 24.117],
+    ['1', 2.309, 33.249, 31.77, 30.291],
+    ['1 1/4', 2.309, 41.91, 40.431, 38.952],
+    ['1 1/2', 2.309, 47.803, 46.324, 44.845],
+    ['2', 2.309, 59.614, 58.135, 56.656],
+  ])('%s', (size, pitch, major, pitchDiameter, minor) => {
+    for (const system of ['G', 'R', 'Rc', 'Rp']) {
+      const data = threadData(`${system} ${size}`);
+      expect(data.pitchMm).toBeCloseTo(pitch, 3);
+      expect(data.majorMm).toBeCloseTo(major, 3);
+      expect(data.pitchDiameterMm).toBeCloseTo(pitchDiameter, 2);
+      expect(data.minorInternalMm).toBeCloseTo(minor, 2);
+    }
+  });
+
+  it('has sizes of its own for the parallel thread', () => {
+    expect(threadData('G 5/8').majorMm).toBeCloseTo(22.911, 3);
+    expect(threadData('G 7/8').majorMm).toBeCloseTo(30.201, 3);
+    expect(() => threadData('R 5/8')).toThrow();
+  });
+
+  it('tapers 1 in 16 with flanks of 55°', () => {
+    expect(threadData('R 1/8')).toMatchObject({ taperPerMm: 1 / 16, flankAngleDeg: 55 });
+    expect(threadData('G 1/8')).toMatchObject({ taperPerMm: 0, flankAngleDeg: 55 });
+  });
+});
+
+describe('ASME B1.20.1: pitch diameter at the small end E0 and hand-tight length L1, inch (from memory)', () => {
+  it.each([
+    ['1/16', 0.27118, 0.16],
+    ['1/8', 0.36351, 0.1615],
+    ['1/4', 0.47739, 0.2278],
+    ['3/8', 0.61201, 0.24],
+    ['1/2', 0.75843, 0.32],
+    ['3/4', 0.96768, 0.339],
+    ['1', 1.21363, 0.4],
+    ['1 1/4', 1.55713, 0.42],
+    ['1 1/2', 1.79609, 0.42],
+    ['2', 2.26902, 0.436],
+  ])('NPT %s', (size, e0, l1) => {
+    const data = threadData(`NPT ${size}`);
+    expect(data.smallEnd!.pitchDiameterMm / 25.4).toBeCloseTo(e0, 4);
+    expect(taperEngagement(`NPT ${size}`)!.gaugeLengthMm / 25.4).toBeCloseTo(l1, 4);
+  });
+});
+
+describe('ASME B1.20.1: NPSM, largest major diameter outside, inch, within its allowance (from memory)', () => {
+  it.each([
+    ['1/8', 0.397],
+    ['1/4', 0.526],
+    ['3/8', 0.662],
+    ['1/2', 0.823],
+    ['3/4', 1.034],
+  ])('%s', (size, largest) => expect(Math.abs(basicDiameter(parseThread(`${size} NPSM`.replace(/^(.*) NPSM$/, 'NPSM $1')), 'external') / 25.4 - largest)).toBeLessThan(0.003));
+});
+
+describe('tap drills a shop uses (common practice)', () => {
+  it.each([
+    ['M10×1', 9],
+    ['M14×1.5', 12.5],
+    ['M20×1.5', 18.5],
+    ['R 1/8', 8.6],
+    ['G 1/4', 11.4],
+    ['NPT 1/8', 8.7],
+  ])('%s', (designation, drill) => expect(Math.abs(threadData(designation).tapDrillMm - drill)).toBeLessThan(0.25));
+});

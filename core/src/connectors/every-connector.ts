@@ -1,0 +1,21 @@
+import type { Connector } from './connector.js';
+import { families, seatsFor, type Family } from './family.js';
+
+/** Every connector of a family: all sizes, genders, seats, swivelling or not. */
+export function connectorsOf(family: Family): Connector[] {
+  return family.sizes.flatMap((size) =>
+    family.genders.flatMap((gender): Connector[] => {
+      const plain: Connector = { family: family.id, size, gender };
+      const seats = seatsFor(family, size, gender)
+        .filter((seat) => seat !== family.plainSeat)
+        .map((seat): Connector => ({ ...plain, seat }));
+      const swivels: Connector[] = family.maySwivel && gender === 'female' ? [plain, ...seats].map((c) => ({ ...c, swivel: true })) : [];
+      return [plain, ...seats, ...swivels];
+    }),
+  );
+}
+
+/** Every connector of the library. */
+export function everyConnector(): Connector[] {
+  return families.flatMap(connectorsOf);
+}

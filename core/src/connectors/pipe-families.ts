@@ -1,0 +1,110 @@
+import { britishPipeSizes, britishThread, npsmThread, nptSizes, nptThread } from '../threads/index.js';
+import type { Family } from './family.js';
+
+const american = nptSizes.map((row) => row.size);
+const british = britishPipeSizes.map((row) => row.size);
+const britishTaper = britishPipeSizes.filter((row) => row.gaugeMm !== undefined).map((row) => row.size);
+
+/** Pipe threads, American and British. */
+export const pipeFamilies: readonly Family[] = [
+  {
+    id: 'npt',
+    name: 'American taper pipe',
+    sizeKind: 'pipe',
+    sizes: american,
+    words: ['npt'],
+    seats: ['plain', 'cone'],
+    plainSeat: 'plain',
+    genders: ['male', 'female'],
+    maySwivel: false,
+    shape: 'taper',
+    thread: (size) => nptThread(size),
+    sealsOn: (_, seat) => `the thread itself, with sealant on the male${seat === 'cone' ? ', or on the 30° seat in its bore' : ''}`,
+    standard: 'ASME B1.20.1',
+    usedFor: 'sensors, cast covers, filter heads, turbo housings',
+  },
+  {
+    id: 'nptf',
+    name: 'American dryseal taper pipe',
+    sizeKind: 'pipe',
+    sizes: american,
+    words: ['nptf'],
+    seats: ['plain', 'cone'],
+    plainSeat: 'plain',
+    genders: ['male', 'female'],
+    maySwivel: false,
+    shape: 'taper',
+    thread: (size) => nptThread(size, 'NPTF'),
+    sealsOn: (_, seat) => `the thread itself, crest crushed on root, dry${seat === 'cone' ? ', or on the 30° seat in its bore' : ''}`,
+    standard: 'ASME B1.20.3',
+    usedFor: 'factory plugs, fuel fittings, hydraulic adapters',
+  },
+  {
+    id: 'npsm',
+    name: 'American parallel pipe',
+    sizeKind: 'pipe',
+    sizes: american,
+    words: ['npsm'],
+    seats: [],
+    genders: ['male', 'female'],
+    maySwivel: true,
+    shape: 'flare',
+    coneHalfAngleDeg: 30,
+    thread: npsmThread,
+    sealsOn: (gender) => (gender === 'male' ? 'the 30° seat in its bore' : 'its 30° nose, metal to metal'),
+    standard: 'ASME B1.20.1, SAE J514',
+    usedFor: 'swivel nuts of pipe adapters',
+  },
+  {
+    id: 'r',
+    name: 'British taper pipe',
+    sizeKind: 'pipe',
+    sizes: britishTaper,
+    words: ['r', 'rc', 'bspt'],
+    femaleWord: 'rc',
+    seats: [],
+    genders: ['male', 'female'],
+    maySwivel: false,
+    shape: 'taper',
+    thread: (size, gender) => britishThread(gender === 'male' ? 'R' : 'Rc', size),
+    sealsOn: () => 'the thread itself, with sealant on the male',
+    standard: 'ISO 7-1',
+    usedFor: 'oil pressure senders and gallery plugs of Asian and British engines',
+  },
+  {
+    id: 'rp',
+    name: 'British parallel hole for a taper male',
+    sizeKind: 'pipe',
+    sizes: britishTaper,
+    words: ['rp'],
+    seats: [],
+    genders: ['female'],
+    maySwivel: false,
+    shape: 'taper',
+    thread: (size) => britishThread('Rp', size),
+    sealsOn: () => 'the taper male wedged into it, with sealant',
+    standard: 'ISO 7-1',
+    usedFor: 'tapped ports in castings',
+  },
+  {
+    id: 'g',
+    name: 'British parallel pipe',
+    sizeKind: 'pipe',
+    sizes: british,
+    words: ['g', 'bspp'],
+    seats: ['washer', 'oring', 'cone'],
+    genders: ['male', 'female'],
+    maySwivel: true,
+    shape: 'stud',
+    coneHalfAngleDeg: 30,
+    thread: (size) => britishThread('G', size),
+    sealsOn: (gender, seat, swivel) => {
+      if (seat === 'cone' || (swivel && !seat)) return gender === 'male' ? 'the 60° cone in its bore' : 'its 60° nose, metal to metal';
+      if (gender === 'female') return seat === 'oring' ? 'an O-ring on its flat spot face' : 'a bonded washer on its flat spot face';
+      if (seat === 'oring') return 'an O-ring under its shoulder';
+      return seat === 'washer' ? 'a bonded washer under its shoulder' : 'nothing yet: its seat is not stated';
+    },
+    standard: 'ISO 228-1, ISO 1179, ISO 8434-6',
+    usedFor: 'coolers, tanks, gauges, hydraulic ports',
+  },
+];

@@ -1,0 +1,96 @@
+import { ConnectorSyntaxError } from './connector-syntax-error.js';
+import type { Gender } from './connector.js';
+import { families, familyById, type Family } from './family.js';
+import { nearestWord } from './nearest-word.js';
+import { scanNotation, type Token } from './scan-notation.js';
+import { FILLER, GENDER_WORDS, SEAT_WORDS, SWIVEL_WORDS, VOCABULARY, WRAPPERS } from './vocabulary.js';
+
+export interface NamedFamily {
+  readonly family: Family;
+  readonly token: Token;
+  readonly word: string;
+}
+
+/** The words of a notation, sorted by what they say; nothing is decided yet. */
+export interface Reading {
+  family?: NamedFamily;
+  /** A bulkhead, dry-break or bung round the family. */
+  wrapper?: NamedFamily;
+  size?: Token;
+  /** A flange's bore. */
+  bore?: Token;
+  gender?: { readonly gender: Gender; readonly token: Token };
+  seat?: { readonly seat: string; readonly token: Token };
+  swivel?: Token;
+}
+
+/** @throws {ConnectorSyntaxError} for a word that has no meaning, or two that say the same thing */
+export function readWords(text: string): Reading {
+  const reading: Reading = {};
+  for (const token of scanNotation(text)) takeToken(reading, token, text);
+  return reading;
+}
+
+function takeToken(reading: Reading, token: Token, text: string): void {
+  switch (token.kind) {
+    case 'inch-mark':
+      return;
+    case 'unknown':
+      throw new ConnectorSyntaxError(`"${token.text}" has no meaning here.`, token.position, 1, 'Leave it away.');
+    case 'word':
+      return takeWord(reading, token, text);
+    case 'bore':
+      if (reading.bore) throw twice(token, `A second bore: "${reading.bore.text}" stands already.`);
+      reading.bore = token;
+      return;
+    case 'tube':
+      takeSeat(reading, token, `${Number(token.parts[0])}${token.parts[1]!.toLowerCase()}`);
+      return;
+    default:
+      if (reading.size) throw twice(token, `A second size: "${reading.size.text}" stands already.`);
+      reading.size = token;
+  }
+}
+
+function takeWord(reading: Reading, token: Token, text: string): void {
+  const word = token.text.toLowerCase().replace(/\s/g, '').replace('dry-break', 'drybreak');
+  const family = families.find((f) => f.words.includes(word));
+  if (family && WRAPPERS.includes(family.id)) {
+    if (reading.wrapper) throw twice(token, `Two of them: "${reading.wrapper.token.text}" and "${token.text}".`);
+    reading.wrapper = { family, token, word };
+  } else if (family) {
+    if (reading.family) throw twice(token, `Two families: "${reading.family.token.text}" and "${token.text}".`);
+    reading.family = { family, token, word };
+  } else if (word in GENDER_WORDS) {
+    if (reading.gender) throw twice(token, 'Male or female is said twice.');
+    reading.gender = { gender: GENDER_WORDS[word]!, token };
+  } else if (word in SEAT_WORDS) takeSeat(reading, token, SEAT_WORDS[word]!);
+  else if (SWIVEL_WORDS.includes(word)) reading.swivel = token;
+  else if (!FILLER.includes(word)) throw unknownWord(token, word, text);
+}
+
+function takeSeat(reading: Reading, token: Token, seat: string): void {
+  // "bonded washer", "crush washer" say one thing in two words
+  if (reading.seat && reading.seat.seat !== seat) throw twice(token, 'A second seat.');
+  reading.seat = { seat, token };
+}
+
+function twice(token: Token, message: string): ConnectorSyntaxError {
+  return new ConnectorSyntaxError(message, token.position, token.text.length, 'Keep one of them.');
+}
+
+function unknownWord(token: Token, word: string, text: string): ConnectorSyntaxError {
+  const meant = nearestWord(word, VOCABULARY);
+  const suggestion = meant && text.slice(0, token.position) + meant + text.slice(token.position + token.text.length);
+  const hint = meant ? `Did you mean "${meant}"?` : `Families read here: ${families.map((f) => f.words[0]).join(', ')}.`;
+  return new ConnectorSyntaxError(`"${token.text}" is not a word of the notation.`, token.position, token.text.length, hint, suggestion);
+}
+
+/** The family that is said, or that the size alone makes plain: a metric or an inch thread. */
+export function familyOf(reading: Reading): Family | undefined {
+  if (reading.family) return reading.family.family;
+  if (reading.size?.kind === 'metric') return familyById('metric');
+  if (reading.size?.kind === 'inch-thread') return familyById('un');
+  if (reading.size?.kind === 'bolts' || reading.bore) return familyById('flange');
+  return undefined;
+}

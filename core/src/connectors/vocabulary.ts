@@ -1,0 +1,39 @@
+import type { Gender } from './connector.js';
+import { families } from './family.js';
+
+export const GENDER_WORDS: Readonly<Record<string, Gender>> = {
+  m: 'male',
+  male: 'male',
+  ma: 'male',
+  f: 'female',
+  fem: 'female',
+  female: 'female',
+};
+/** What is typed for a seat, and the seat it means. */
+export const SEAT_WORDS: Readonly<Record<string, string>> = {
+  washer: 'washer',
+  washers: 'washer',
+  crush: 'washer',
+  bonded: 'washer',
+  oring: 'oring',
+  'o-ring': 'oring',
+  adjustable: 'adjustable',
+  adj: 'adjustable',
+  fixed: 'fixed',
+  plain: 'plain',
+  cone: 'cone',
+  cone30: 'cone',
+  cone60: 'cone',
+};
+export const SWIVEL_WORDS = ['swivel', 'sw', 'nut'];
+export const FILLER = ['port', 'thread', 'end', 'bolt', 'size', 'the', 'a', 'in', 'weld', 'filter', 'coupling'];
+/** Families that carry another connector, which may be named beside them. */
+export const WRAPPERS = ['bulkhead', 'drybreak', 'bung'];
+
+export const VOCABULARY: readonly string[] = [
+  ...Object.keys(GENDER_WORDS),
+  ...Object.keys(SEAT_WORDS),
+  ...SWIVEL_WORDS,
+  ...FILLER,
+  ...families.flatMap((f) => f.words),
+];

@@ -1,0 +1,94 @@
+/** What a rubber may meet: `good`, `never`, or `short` for a while. */
+export type Suits = 'good' | 'short' | 'never';
+export type Fluid = 'engine oil' | 'hot synthetic oil' | 'petrol' | 'alcohol fuel' | 'diesel' | 'coolant' | 'brake fluid' | 'air';
+
+/** A compound of rings and bonded lips. */
+export interface Compound {
+  readonly id: string;
+  readonly name: string;
+  readonly minC: number;
+  readonly maxC: number;
+  readonly fluids: Readonly<Record<Fluid, Suits>>;
+  readonly note: string;
+}
+
+const suits = (
+  oil: Suits,
+  hotOil: Suits,
+  petrol: Suits,
+  alcohol: Suits,
+  diesel: Suits,
+  coolant: Suits,
+  brake: Suits,
+): Record<Fluid, Suits> => ({
+  'engine oil': oil,
+  'hot synthetic oil': hotOil,
+  petrol,
+  'alcohol fuel': alcohol,
+  diesel,
+  coolant,
+  'brake fluid': brake,
+  air: 'good',
+});
+
+/**
+ * Compounds with the temperatures they live at and the fluids they bear. Source: handbook ranges, from memory; the ring maker's
+ * sheet goes first.
+ */
+export const compounds: readonly Compound[] = [
+  {
+    id: 'nbr',
+    name: 'nitrile (NBR)',
+    minC: -30,
+    maxC: 110,
+    fluids: suits('good', 'short', 'short', 'short', 'good', 'good', 'never'),
+    note: 'Hardens in hot synthetic oil. Single use.',
+  },
+  {
+    id: 'hnbr',
+    name: 'hydrogenated nitrile (HNBR)',
+    minC: -30,
+    maxC: 150,
+    fluids: suits('good', 'good', 'short', 'short', 'good', 'good', 'never'),
+    note: 'Between nitrile and FKM in heat and price.',
+  },
+  {
+    id: 'fkm',
+    name: 'fluorocarbon (FKM)',
+    minC: -20,
+    maxC: 200,
+    fluids: suits('good', 'good', 'good', 'short', 'good', 'short', 'never'),
+    note: 'The ring for engine oil and heat. Stiff in deep cold.',
+  },
+  {
+    id: 'epdm',
+    name: 'ethylene propylene (EPDM)',
+    minC: -45,
+    maxC: 140,
+    fluids: suits('never', 'never', 'never', 'good', 'never', 'good', 'good'),
+    note: 'Never with oil: it swells and comes apart.',
+  },
+  {
+    id: 'vmq',
+    name: 'silicone (VMQ)',
+    minC: -55,
+    maxC: 200,
+    fluids: suits('short', 'never', 'never', 'short', 'short', 'good', 'never'),
+    note: 'For air and coolant; tears easily.',
+  },
+  {
+    id: 'fvmq',
+    name: 'fluorosilicone (FVMQ)',
+    minC: -60,
+    maxC: 175,
+    fluids: suits('good', 'good', 'good', 'short', 'good', 'short', 'never'),
+    note: 'For fuel in the cold; still seats only, soft.',
+  },
+];
+
+/** The compounds that bear a fluid at a temperature in °C, those with the most heat to spare first. */
+export function compoundsFor(fluid: Fluid, temperatureC: number): readonly Compound[] {
+  return compounds
+    .filter((c) => c.fluids[fluid] === 'good' && temperatureC >= c.minC && temperatureC <= c.maxC)
+    .sort((a, b) => b.maxC - a.maxC);
+}

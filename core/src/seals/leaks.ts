@@ -1,0 +1,72 @@
+import type { Connector } from '../connectors/index.js';
+import type { Thread, ThreadFit } from '../threads/index.js';
+
+/** Why the same thread does not seal, by the families of male and female. */
+const reasons: Readonly<Record<string, string>> = {
+  'flare37>orb': 'The flare nose never reaches a seat in the boss, and no O-ring sits under the hex: oil comes up the thread.',
+  'orb>flare37': 'A flare nut has no spot face for the O-ring, and the boss end has no nose for its seat.',
+  'flare37>flare45': 'A 37° nose touches a 45° seat on one thin line: it weeps, and the seat is marked for good.',
+  'flare45>flare37': 'A 45° nose touches a 37° seat on one thin line: it weeps, and the seat is marked for good.',
+  'banjo>orb': 'The boss is chamfered for an O-ring: the lower washer falls into the chamfer instead of sealing on a face.',
+  'banjo>flare37': 'A flare nut has no face for a washer.',
+  'banjo>metric': 'The port is chamfered for an O-ring or its face is not stated: the lower washer has no flat face to seal on.',
+  'cone24>cone24': 'Light and heavy series share this thread: the tubes differ, and so do the cones.',
+  'g>rp': 'A parallel male in a parallel hole made for a taper: nothing wedges, and there is no face for a washer.',
+  'npsm>npsm': 'Parallel threads seal on nothing; without the swivel there is no 30° nose.',
+  'un>orb': 'The boss is chamfered for an O-ring: a washer loses most of its face there and weeps.',
+};
+
+/** Words for two connectors whose threads are the same and whose seal faces are not. */
+export function leakReason(male: Connector, female: Connector, designation: string): string {
+  const known = reasons[`${male.family}>${female.family}`];
+  return `Same ${designation} thread, another seal. ${known ?? seatReason(male, female)}`;
+}
+
+function seatReason(male: Connector, female: Connector): string {
+  if (male.family === 'post' || female.family === 'post') return 'A filter post has no seat of its own: only the gasket round it seals.';
+  if (['inverted', 'bubble'].includes(male.family) || ['inverted', 'bubble'].includes(female.family))
+    return 'The flare of a tube needs its own seat at the bottom of the port; here it presses on nothing.';
+  if (male.family !== female.family) return 'Their seal faces are not made for one another: the thread holds, and oil comes past it.';
+  if (male.family === 'g' && male.seat) return 'Cone, washer and O-ring seat at different places: nothing touches where it should.';
+  if (male.family === 'g') return 'Parallel threads seal on nothing: say what the male seals with, a washer, an O-ring or a cone.';
+  if (!male.seat || !female.seat) return 'Parallel threads seal on nothing: say what the seat is, a washer on a flat face or an O-ring.';
+  if (male.seat === 'washer') return 'The port is chamfered for an O-ring: a washer loses most of its face there and weeps.';
+  if (female.seat === 'washer') return 'The port has a flat face without a chamfer: the O-ring is crushed and cut instead of seated.';
+  return 'This thread has no standard O-ring for such a port.';
+}
+
+/** Pipe threads of either world: where one starts in the other it is screwed in with sealant, and leaks later. */
+const PIPE = ['NPT', 'NPTF', 'NPSM', 'R', 'Rc', 'Rp', 'G'];
+/** Fewer turns than this hold nothing; kindred threads (one pitch, one flank angle) hold with less. */
+const HOLDS_TURNS = 2;
+const KINDRED_TURNS = 1;
+
+/** Whether a pipe thread goes so far into another pipe thread that somebody will call it tight. */
+export function wedges(outside: Thread, inside: Thread, fit: ThreadFit): boolean {
+  if (!PIPE.includes(outside.system) || !PIPE.includes(inside.system)) return false;
+  if (fit.verdict === 'loose') return fit.engagement > 0.5;
+  const kindred = outside.flankAngleDeg === inside.flankAngleDeg && Math.abs(outside.pitchMm - inside.pitchMm) < 0.01;
+  return fit.verdict === 'binds' && fit.turnsToBind! >= (kindred ? KINDRED_TURNS : HOLDS_TURNS) && fit.engagement > 0.5;
+}
+
+/** What will happen with two pipe threads that engage without belonging together. */
+export function wedgeReason(male: Connector, outside: Thread, inside: Thread, fit: ThreadFit): string {
+  const turns = fit.turnsToBind === undefined ? 'all the way' : `about ${turnsInWords(fit.turnsToBind)}`;
+  const start = `${outside.designation} goes ${turns} into ${inside.designation}`;
+  const pitches = Math.abs(outside.pitchMm - inside.pitchMm) > 0.01;
+  const flanks = outside.flankAngleDeg !== inside.flankAngleDeg;
+  if (pitches || flanks)
+    return `${start} and jams on ${[pitches ? 'another pitch' : '', flanks ? 'other flanks (55° against 60°)' : ''].filter(Boolean).join(' and ')}: a spiral gap stays open under the sealant. It leaks when it gets hot, or the housing cracks.`;
+  if (inside.system === 'NPSM')
+    return `${start}, but a swivel seals on its 30° nose and this bore has no seat. With the seat machined it is npt ${male.size} m cone.`;
+  if (outside.taperPerMm > 0)
+    return `${start} and wedges at its mouth only. The trade gets away with it cold, with sealant; the parallel hole is not made for it and splits.`;
+  if (inside.taperPerMm > 0) return `${start}: a parallel male bottoms on a taper, two threads carry and nothing fills the rest. It weeps.`;
+  return `${start}. Parallel threads seal on nothing, and there is no face for a washer.`;
+}
+
+/** `half a turn`, `one turn`, `3 turns`. */
+export function turnsInWords(count: number): string {
+  if (count < 0.75) return 'half a turn';
+  return count < 1.5 ? 'one turn' : `${Math.round(count)} turns`;
+}

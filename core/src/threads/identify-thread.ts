@@ -1,0 +1,107 @@
+import { lookAlikesInWords, type LookAlike } from './look-alikes.js';
+import { basicDiameter, measuredSpan } from './measured-span.js';
+import { checkMeasurement, type CheckedMeasurement, type ThreadMeasurement } from './measurement.js';
+import { alsoCalled, measurableThreads } from './thread-library.js';
+import type { Thread } from './thread.js';
+
+export interface ThreadCandidate {
+  readonly designation: string;
+  /** Probability of 0 to 1: of all threads of the library, how likely this one gives these figures (see {@link identifyThread}). */
+  readonly score: number;
+  /** Measured less basic diameter; for a taper thread, less the nearest diameter along it. 0 where it was not measured. */
+  readonly diameterErrorMm: number;
+  /** Measured less true pitch; 0 where it was not measured. */
+  readonly pitchErrorMm: number;
+  /** A thread that measures the same. */
+  readonly alsoCalled?: string;
+  readonly lookAlikes: readonly LookAlike[];
+}
+
+/** Spread of a pitch read from a gauge or over ten threads, mm. */
+const PITCH_SIGMA_MM = 0.012;
+/** One taper reading in a hundred is misjudged. */
+const TAPER_MISJUDGED = 0.01;
+/** Share of threads that are neither worn nor at the edge of their tolerance: they measure their basic size. */
+const FULL_SIZE = 0.25;
+/** Share left for a thread that is not in the library, as a density over 60 mm of diameters. */
+const STRANGER = 0.002 / 60;
+const LEAST_SCORE = 0.002;
+const TIE = 0.9;
+const SHOWN_LOOK_ALIKES = 12;
+
+/**
+ * Names a thread from what was measured, best first.
+ *
+ * The score is a posterior probability. Each thread of the library is as likely as any other before measuring; it then predicts
+ * the diameter anywhere between its smallest (least material, 0.08 mm of wear; small end of a taper) and largest size, one time in
+ * four at its basic size, blurred by the uncertainty; the pitch within 0.012 mm; and the taper right 99 times in 100. A small share is kept for threads that are not
+ * in the library, so that figures which suit nothing score low throughout.
+ *
+ * @throws {ThreadMeasurementError} for figures that cannot be, or that disagree
+ * @example identifyThread({ side: 'external', diameterMm: 13.87, pitchMm: 1.5 })[0]?.designation // 'M14×1.5'
+ */
+export function identifyThread(measurement: ThreadMeasurement): ThreadCandidate[] {
+  const m = checkMeasurement(measurement);
+  const weighed = measurableThreads(m.side)
+    .map((thread) => ({ thread, weight: likelihood(thread, m) }))
+    .filter(({ weight }) => weight > 0);
+  const strangers = m.diameterMm === undefined ? 0.002 : STRANGER * (m.pitchMm === undefined ? 1 : 0.2);
+  const total = weighed.reduce((sum, { weight }) => sum + weight, strangers);
+  const ranked = weighed
+    .map(({ thread, weight }) => ({ thread, score: weight / total, off: distanceFrom(thread, m) }))
+    .filter(({ score }) => score >= LEAST_SCORE)
+    .sort((a, b) => b.score - a.score || a.off - b.off);
+  // scores this close say nothing: the nearer figures go first
+  for (let i = 1; i < ranked.length; i++) {
+    const [before, after] = [ranked[i - 1]!, ranked[i]!];
+    if (after.score > TIE * before.score && after.off < before.off - 1e-9) [ranked[i - 1], ranked[i]] = [after, before];
+  }
+  return ranked.map(({ thread, score }) => candidate(thread, score, m));
+}
+
+function candidate(thread: Thread, score: number, m: CheckedMeasurement): ThreadCandidate {
+  const also = m.side === 'internal' || thread.system === 'NPT' ? alsoCalled(thread) : undefined;
+  let words: LookAlike[] | undefined;
+  return {
+    designation: thread.designation,
+    score,
+    diameterErrorMm: diameterError(thread, m),
+    pitchErrorMm: m.pitchMm === undefined ? 0 : m.pitchMm - thread.pitchMm,
+    ...(also ? { alsoCalled: also } : {}),
+    get lookAlikes() {
+      return (words ??= lookAlikesInWords(thread, m.side, SHOWN_LOOK_ALIKES));
+    },
+  };
+}
+
+function likelihood(thread: Thread, m: CheckedMeasurement): number {
+  let weight = 1;
+  if (m.pitchMm !== undefined) weight *= Math.exp(-0.5 * ((m.pitchMm - thread.pitchMm) / PITCH_SIGMA_MM) ** 2);
+  if (weight < 1e-9) return 0;
+  if (m.taper !== 'unknown') weight *= (thread.taperPerMm > 0) === (m.taper === 'tapered') ? 1 - TAPER_MISJUDGED : TAPER_MISJUDGED;
+  if (m.diameterMm === undefined) return weight;
+  const { min, max } = measuredSpan(thread, m.side);
+  const sigma = Math.max(m.uncertaintyMm, 0.02) / 2;
+  const density = (normal((m.diameterMm - min) / sigma) - normal((m.diameterMm - max) / sigma)) / (max - min);
+  const full = Math.exp(-0.5 * ((m.diameterMm - basicDiameter(thread, m.side)) / sigma) ** 2) / (sigma * Math.sqrt(2 * Math.PI));
+  return weight * ((1 - FULL_SIZE) * density + FULL_SIZE * full);
+}
+
+function diameterError(thread: Thread, m: CheckedMeasurement): number {
+  if (m.diameterMm === undefined) return 0;
+  if (thread.taperPerMm === 0) return m.diameterMm - basicDiameter(thread, m.side);
+  const { min, max } = measuredSpan(thread, m.side);
+  return m.diameterMm < min ? m.diameterMm - min : Math.max(0, m.diameterMm - max);
+}
+
+function distanceFrom(thread: Thread, m: CheckedMeasurement): number {
+  return Math.abs(diameterError(thread, m)) + Math.abs((m.pitchMm ?? thread.pitchMm) - thread.pitchMm);
+}
+
+/** Share of a normal distribution below z. Source: Abramowitz and Stegun 7.1.26, error under 1.5e-7. */
+function normal(z: number): number {
+  const x = Math.abs(z) / Math.SQRT2;
+  const t = 1 / (1 + 0.3275911 * x);
+  const tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-x * x);
+  return z > 0 ? 1 - tail / 2 : tail / 2;
+}
