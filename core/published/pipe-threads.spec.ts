@@ -61,7 +61,11 @@ describe('ASME B1.20.1: NPSM, largest major diameter outside, inch, within its a
     ['3/8', 0.662],
     ['1/2', 0.823],
     ['3/4', 1.034],
-  ])('%s', (size, largest) => expect(Math.abs(basicDiameter(parseThread(`${size} NPSM`.replace(/^(.*) NPSM$/, 'NPSM $1')), 'external') / 25.4 - largest)).toBeLessThan(0.003));
+  ])('%s', (size, largest) =>
+    expect(
+      Math.abs(basicDiameter(parseThread(`${size} NPSM`.replace(/^(.*) NPSM$/, 'NPSM $1')), 'external') / 25.4 - largest),
+    ).toBeLessThan(0.003),
+  );
 });
 
 describe('tap drills a shop uses (common practice)', () => {

@@ -57,5 +57,6 @@ describe('an independent data set: the general-purpose OpenSCAD library MCAD (De
     [30, 3.5, 29.947],
     [36, 4, 35.94],
   ])('largest outside diameter of coarse M%d×%d', (diameter, pitch, largest) =>
-    expect(Math.abs(threadLimits(parseThread(`M${diameter}×${pitch}`)).external.major.max - largest)).toBeLessThan(0.0011));
+    expect(Math.abs(threadLimits(parseThread(`M${diameter}×${pitch}`)).external.major.max - largest)).toBeLessThan(0.0011),
+  );
 });

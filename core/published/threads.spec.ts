@@ -108,7 +108,9 @@ describe('SAE J514 and SAE J1926-1: one thread for flare and boss of each dash s
 
 describe('SAE J512: threads of the 45° flare, and where they part from the 37° (from memory)', () => {
   it('shares -2 -3 -4 -5 -8 -10 with it, and neither -6 nor -12', () => {
-    const shared = Object.keys(flare45Threads).filter((dash) => JSON.stringify(flare45Threads[dash]) === JSON.stringify(inchStraightThreads[dash]));
+    const shared = Object.keys(flare45Threads).filter(
+      (dash) => JSON.stringify(flare45Threads[dash]) === JSON.stringify(inchStraightThreads[dash]),
+    );
     expect(shared).toEqual(['2', '3', '4', '5', '8', '10']);
     expect(threadData(`${flare45Threads['6']!.diameter}-18`).majorMm).toBeCloseTo(15.875);
     expect(flare45Threads['12']!.tpi).toBe(14);

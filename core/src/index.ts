@@ -1,5 +1,6 @@
 export * from './units/index.js';
 export * from './threads/index.js';
+export * from './drill/index.js';
 export * from './connectors/index.js';
 export * from './seals/index.js';
 export * from './fittings/index.js';

@@ -2,6 +2,7 @@ import type { TypeBoxTypeProvider } from '@fastify/type-provider-typebox';
 import Fastify, { type FastifyServerOptions } from 'fastify';
 import type { Knex } from 'knex';
 import { catalogueRoutes } from './catalogue/catalogue-routes.js';
+import { drillRoutes } from './drill/drill-routes.js';
 import { healthRoutes } from './health/health-routes.js';
 import { historyRoutes } from './history/history-routes.js';
 import { liveRoutes } from './history/live-routes.js';
@@ -12,6 +13,8 @@ import { describeApi } from './plugins/openapi.js';
 import { secure } from './plugins/security.js';
 import type { App } from './plugins/typed.js';
 import { serveWeb } from './plugins/web-files.js';
+import { calliperRoutes } from './stand-ins/calliper/calliper-routes.js';
+import { SimulatedCalliper } from './stand-ins/calliper/simulated-calliper.js';
 import { componentRoutes } from './survey/component-routes.js';
 import { portRoutes } from './survey/port-routes.js';
 import { transferRoutes } from './transfer/transfer-routes.js';
@@ -45,6 +48,8 @@ export async function buildApp({ db, webRoot, requestsPerMinute = 3000, logger =
   await app.register(historyRoutes, feature);
   await app.register(liveRoutes, feature);
   await app.register(transferRoutes, feature);
+  await app.register(calliperRoutes, { calliper: new SimulatedCalliper() });
+  await app.register(drillRoutes, feature);
   await serveWeb(app, webRoot);
   return app;
 }

@@ -30,7 +30,9 @@ describe('notation', () => {
   it('does not care about case, blanks and the order of words', () => {
     fc.assert(
       fc.property(fc.constantFrom(...all), fc.boolean(), fc.integer({ min: 0, max: 5 }), (connector, upper, turn) => {
-        const words = formatConnector(connector).replace(/(\d) (\d+\/)/, '$1_$2').split(' '); // '1 1/4' is one size
+        const words = formatConnector(connector)
+          .replace(/(\d) (\d+\/)/, '$1_$2')
+          .split(' '); // '1 1/4' is one size
         const shift = turn % words.length;
         const text = [...words.slice(shift), ...words.slice(0, shift)].join('  ').replace('_', ' ');
         expect(parseConnector(upper ? ` ${text.toUpperCase()} ` : text)).toEqual(connector);

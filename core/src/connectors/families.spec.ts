@@ -32,7 +32,8 @@ describe('the families', () => {
   });
 
   it('share one thread between flare and boss of a size', () => {
-    for (const size of Object.keys(inchStraightThreads)) expect(familyById('flare37').thread(size, 'male')).toEqual(familyById('orb').thread(size, 'female'));
+    for (const size of Object.keys(inchStraightThreads))
+      expect(familyById('flare37').thread(size, 'male')).toEqual(familyById('orb').thread(size, 'female'));
   });
 });
 

@@ -65,7 +65,8 @@ export const inchFamilies: readonly Family[] = [
     maySwivel: false,
     shape: 'stud',
     thread: from(invertedFlareThreads),
-    sealsOn: (gender) => (gender === 'male' ? 'the double flare of its tube, pressed by the nut' : 'the inverted seat at the bottom of the port'),
+    sealsOn: (gender) =>
+      gender === 'male' ? 'the double flare of its tube, pressed by the nut' : 'the inverted seat at the bottom of the port',
     standard: 'SAE J512',
     usedFor: 'brake, fuel and transmission lines; known here so that it is not taken for something else',
   },

@@ -11,11 +11,10 @@ const banjoSizes = (
   'M8x1 M8x1.25 M10x1 M10x1.25 M10x1.5 M12x1 M12x1.25 M12x1.5 M14x1.25 M14x1.5 M16x1.5 M18x1.5 M20x1.5 M22x1.5 M24x1.5 M26x1.5 3/8-24 7/16-20 ' +
   '1/2-20 9/16-18 3/4-16'
 ).split(' ');
-const postSizes = (
+const postSizes =
   'M16x1.5 M18x1.5 M20x1.5 M22x1.5 M24x1.5 M26x1.5 M27x2 M30x2 5/8-18 11/16-16 3/4-16 13/16-16 1-12 1-16 1_1/8-16 1_1/2-12 1_1/2-16'
-)
-  .split(' ')
-  .map((size) => size.replace('_', ' '));
+    .split(' ')
+    .map((size) => size.replace('_', ' '));
 
 /** 24° cone: tube size and series (L light, S heavy) by thread. Source: ISO 8434-1, from memory. */
 export const cone24Tubes: Readonly<Record<string, readonly string[]>> = {
@@ -27,11 +26,11 @@ export const cone24Tubes: Readonly<Record<string, readonly string[]>> = {
   'M22x1.5': ['15l', '14s'],
   'M24x1.5': ['16s'],
   'M26x1.5': ['18l'],
-  'M30x2': ['22l', '20s'],
-  'M36x2': ['28l', '25s'],
-  'M42x2': ['30s'],
-  'M45x2': ['35l'],
-  'M52x2': ['42l', '38s'],
+  M30x2: ['22l', '20s'],
+  M36x2: ['28l', '25s'],
+  M42x2: ['30s'],
+  M45x2: ['35l'],
+  M52x2: ['42l', '38s'],
 };
 
 const numbers = (size: string): [number, number] => size.slice(1).split('x').map(Number) as [number, number];

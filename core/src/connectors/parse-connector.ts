@@ -122,7 +122,8 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
     if (seat.seat === 'adjustable' && family.id === 'orb' && base.gender === 'female')
       fail('Only a male boss end is adjustable.', 'Leave it away.');
     if (!allowed.includes(seat.seat)) {
-      if (allowed.length > 0 && family.seatsOf) fail(`${family.name} ${base.size} is not made for "${seat.token.text}".`, `It takes ${allowed.join(' or ')}.`);
+      if (allowed.length > 0 && family.seatsOf)
+        fail(`${family.name} ${base.size} is not made for "${seat.token.text}".`, `It takes ${allowed.join(' or ')}.`);
       fail(
         `${article(family.name)} has no "${seat.token.text}".`,
         `It seals on ${family.sealsOn(base.gender, undefined, false)}. Leave the word away.`,
@@ -156,7 +157,11 @@ function wrapped(reading: Reading, { family, token }: NamedFamily, text: string)
         `Type ${family.words[0]} an10.`,
       );
     const size = sizeOf(reading, family, text);
-    return withOptions({ family: family.id, size, gender: genderOf({ ...reading, family: undefined as never }, family, size, text) }, reading, family);
+    return withOptions(
+      { family: family.id, size, gender: genderOf({ ...reading, family: undefined as never }, family, size, text) },
+      reading,
+      family,
+    );
   }
   const carried = inner ?? familyOf(reading);
   if (!carried || !['orb', 'flare37', 'npt', 'metric', 'g'].includes(carried.id))
@@ -170,7 +175,8 @@ function wrapped(reading: Reading, { family, token }: NamedFamily, text: string)
   const size = sizeOf(reading, carried, text);
   const gender = genderOf(reading, carried, size, text);
   const { seat, swivel } = withOptions({ family: carried.id, size, gender }, reading, carried);
-  if (swivel) throw new ConnectorSyntaxError('A bung does not swivel.', reading.swivel!.position, reading.swivel!.text.length, 'Leave it away.');
+  if (swivel)
+    throw new ConnectorSyntaxError('A bung does not swivel.', reading.swivel!.position, reading.swivel!.text.length, 'Leave it away.');
   const head = formatConnector({ family: carried.id, size, gender }).slice(0, -2);
   return { family: 'bung', size: head, gender, ...(seat ? { seat } : {}) };
 }
@@ -178,4 +184,3 @@ function wrapped(reading: Reading, { family, token }: NamedFamily, text: string)
 function article(name: string): string {
   return `${/^[aeiou]/i.test(name) ? 'An' : 'A'} ${name}`;
 }
-

@@ -41,7 +41,10 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
       if (token.kind === 'millimetres') return `${number(first)}mm`;
       if (token.kind === 'dash') return dashToFraction(Number(first));
       if (token.kind === 'number' && family.sizes.includes(number(token.text))) return number(token.text);
-      return fail(`"${token.text}" is not a hose bore.`, `Type it as ${family.words[0]} 3/8${family.sizes.includes('10mm') ? ` or ${family.words[0]} 10mm` : ''}.`);
+      return fail(
+        `"${token.text}" is not a hose bore.`,
+        `Type it as ${family.words[0]} 3/8${family.sizes.includes('10mm') ? ` or ${family.words[0]} 10mm` : ''}.`,
+      );
     default:
       return fail(`"${token.text}" is not a size of ${family.name}.`, 'Type what it carries: orb10, npt 1/4.');
   }
@@ -52,7 +55,8 @@ function flangeSize(bolts: Token, bore: Token, fail: (message: string, hint: str
   if (bolts.kind !== 'bolts') return fail(`"${bolts.text}" is not a pair of bolts.`, 'Type number and distance: 2x44.');
   const apart = Number(bolts.parts[0]!.replace(',', '.'));
   const hole = Number(bore.parts[0]!.replace(',', '.'));
-  if (apart < 15 || apart > 150) return fail(`Bolts ${apart} mm apart are not a flange of this trade.`, 'It takes 15 to 150 mm. Check the unit.');
+  if (apart < 15 || apart > 150)
+    return fail(`Bolts ${apart} mm apart are not a flange of this trade.`, 'It takes 15 to 150 mm. Check the unit.');
   if (hole < 3 || hole >= apart) return fail(`A bore of ${hole} mm does not go between bolts ${apart} mm apart.`, 'Check both figures.');
   return `2x${apart} bore${hole}`;
 }

@@ -15,7 +15,7 @@ import { threadProfile } from './surface.js';
 export function drawPort(frame: Frame, given: Connector, style: BodyStyle, empty = false, embedded = false): Shape[] {
   const c = bareConnector(given);
   const form = endForm(c);
-  const major = (connectorThread(c)?.majorMm ?? form.outsideMm) / 2;
+  const major = holeDiameter(c) / 2;
   const reach = Math.max(form.outsideMm, form.hexMm) / 2 + Math.max(6, major * 0.9);
   if (c.gender === 'male') {
     const stub = endSections(c, form.boreMm);
@@ -37,6 +37,16 @@ export function drawPort(frame: Frame, given: Connector, style: BodyStyle, empty
   );
 }
 
+/** Diameter of the hole at its mouth, mm. */
+function holeDiameter(c: Connector): number {
+  const form = endForm(c);
+  const thread = connectorThread(c);
+  if (thread) return thread.majorMm;
+  const shape = shapeOf(c);
+  if (shape === 'flange') return form.boreMm;
+  return shape === 'coupling' ? form.outsideMm * 0.73 : form.outsideMm;
+}
+
 /** Radius of the hole against depth, from the face inwards. */
 function holeProfile(c: Connector, major: number, depth: number): (readonly [number, number])[] {
   if (shapeOf(c) === 'taper')
@@ -44,7 +54,12 @@ function holeProfile(c: Connector, major: number, depth: number): (readonly [num
       [0, major],
       [depth, major - (depth * (connectorThread(c)?.taperPerMm ?? 0)) / 2],
     ];
-  const ring = c.family === 'orb' ? bossRings[c.size] : c.family === 'metric' && c.seat === 'oring' ? metricPortRings[c.size.slice(1).split('x')[0]!] : undefined;
+  const ring =
+    c.family === 'orb'
+      ? bossRings[c.size]
+      : c.family === 'metric' && c.seat === 'oring'
+        ? metricPortRings[c.size.slice(1).split('x')[0]!]
+        : undefined;
   if (ring)
     return [
       [0, major + ring.sectionMm * 0.72],

@@ -3,3 +3,6 @@ export { boundsOf } from './shape.js';
 export { runSheet, type RunSheetOptions } from './run-sheet.js';
 export { wayStrip, fittingDrawing, hoseDrawing, hoseEndDrawing, portDrawing } from './small-drawings.js';
 export { componentDrawing } from './component-drawing.js';
+export { threadDrawing } from './thread-drawing.js';
+export { threadPairDrawing, inWords } from './thread-pair-drawing.js';
+export { jointDrawing } from './joint-drawing.js';

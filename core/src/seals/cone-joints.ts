@@ -36,7 +36,11 @@ export const coneJoints: readonly SealingPair[] = [
       source: 'SAE J512; flats by common practice',
     }),
   },
-  { male: 'inverted', female: 'inverted', joint: () => recognised('The nut presses the double flare onto the seat in the port.', 'SAE J512') },
+  {
+    male: 'inverted',
+    female: 'inverted',
+    joint: () => recognised('The nut presses the double flare onto the seat in the port.', 'SAE J512'),
+  },
   { male: 'bubble', female: 'bubble', joint: () => recognised('The nut presses the bubble onto the seat in the port.', 'ISO 4038') },
   {
     male: 'cone24',
@@ -64,19 +68,17 @@ export const coneJoints: readonly SealingPair[] = [
       source: 'ISO 8434-6; flats by common practice',
     }),
   },
-  ...['npt', 'nptf', 'npsm'].map(
-    (male): SealingPair => ({
-      male,
-      female: 'npsm',
-      when: (m, f) => f.swivel === true && (m.family === 'npsm' || m.seat === 'cone'),
-      joint: () => ({
-        kind: 'cone',
-        seal: metalToMetal,
-        reason: '30° nose of the swivel on the 30° seat in the bore of the male. The thread only holds.',
-        makeUp: coneMakeUp,
-        dressing: DRY,
-        source: 'ASME B1.20.1, SAE J514; flats by common practice',
-      }),
+  ...['npt', 'nptf', 'npsm'].map((male): SealingPair => ({
+    male,
+    female: 'npsm',
+    when: (m, f) => f.swivel === true && (m.family === 'npsm' || m.seat === 'cone'),
+    joint: () => ({
+      kind: 'cone',
+      seal: metalToMetal,
+      reason: '30° nose of the swivel on the 30° seat in the bore of the male. The thread only holds.',
+      makeUp: coneMakeUp,
+      dressing: DRY,
+      source: 'ASME B1.20.1, SAE J514; flats by common practice',
     }),
-  ),
+  })),
 ];

@@ -9,7 +9,9 @@ const clamped = (male: string, reason: string): SealingPair => ({
     kind: 'clamp',
     seal: {
       method: `hose on ${male}, clamped`,
-      consumables: [{ item: 'hose clamp', size: `for ${/mm$/.test(m.size) ? m.size.replace('mm', ' mm') : `${m.size} in`} hose`, quantity: 1 }],
+      consumables: [
+        { item: 'hose clamp', size: `for ${/mm$/.test(m.size) ? m.size.replace('mm', ' mm') : `${m.size} in`} hose`, quantity: 1 },
+      ],
     },
     reason,
     makeUp: clampMakeUp,

@@ -6,3 +6,4 @@ export { bossRings, metricPortRings, type ORing } from './o-rings.js';
 export { washerFor, bondedWasherFor, type Washer } from './washers.js';
 export { compounds, compoundsFor, type Compound, type Fluid } from './compounds.js';
 export { sealants, type Sealant, type SealantPlace } from './sealants.js';
+export { matingMatrix, type MatingMatrix } from './mating-matrix.js';

@@ -205,4 +205,10 @@ export const cuttingRingMakeUp: MakeUp = {
 };
 
 /** A swivel nut on a 30° or 60° cone: flats from wrench resistance. Source: common practice. */
-export const coneMakeUp: MakeUp = { kind: 'flats', low: 1, high: 1.5, unit: 'flats', note: 'From wrench resistance, second wrench on the adapter.' };
+export const coneMakeUp: MakeUp = {
+  kind: 'flats',
+  low: 1,
+  high: 1.5,
+  unit: 'flats',
+  note: 'From wrench resistance, second wrench on the adapter.',
+};

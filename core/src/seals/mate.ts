@@ -61,7 +61,8 @@ function flanges(a: Connector, b: Connector): Mating {
   if (sealing) return sealing;
   const [apartA, boreA] = flangeFigures(a.size);
   const [apartB, boreB] = flangeFigures(b.size);
-  if (apartA !== apartB) return apart(`The bolts are ${apartA} mm apart on one flange and ${apartB} mm on the other: they do not go through.`);
+  if (apartA !== apartB)
+    return apart(`The bolts are ${apartA} mm apart on one flange and ${apartB} mm on the other: they do not go through.`);
   return {
     outcome: 'leaks',
     kind: 'none',
@@ -75,7 +76,7 @@ function apart(reason: string): Mating {
 }
 
 function sizesApart(family: string): string {
-  if (family === 'barb' || family === 'bead') return "the hose must be the size of what it goes over, neither stretched nor slack.";
+  if (family === 'barb' || family === 'bead') return 'the hose must be the size of what it goes over, neither stretched nor slack.';
   return 'both halves must be one size.';
 }
 

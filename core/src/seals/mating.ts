@@ -7,8 +7,7 @@ export interface Consumable {
 }
 
 /** What the glyph of a joint shows. */
-export type SealKind =
-  'cone' | 'o-ring' | 'washer' | 'two-washers' | 'taper' | 'gasket' | 'push' | 'clamp' | 'olive' | 'socket' | 'none';
+export type SealKind = 'cone' | 'o-ring' | 'washer' | 'two-washers' | 'taper' | 'gasket' | 'push' | 'clamp' | 'olive' | 'socket' | 'none';
 
 /** Two connectors made up together. `leaks`: the threads engage, and nothing reliable seals. */
 export interface Mating {

@@ -51,7 +51,8 @@ function compute(external: Thread, internal: Thread): ThreadFit {
   const allowance = meanPlay(external, internal, ext.pitchDiameterMm, int.pitchDiameterMm);
   const depth = int.majorMm - int.minorInternalMm;
   if (areMadeForEachOther(external, internal)) return { verdict: 'same', playMm: allowance, engagement: 1, strips: false };
-  const small = external.taperPerMm > 0 && internal.taperPerMm >= 0 ? (ext.smallEnd?.pitchDiameterMm ?? ext.pitchDiameterMm) : ext.pitchDiameterMm;
+  const small =
+    external.taperPerMm > 0 && internal.taperPerMm >= 0 ? (ext.smallEnd?.pitchDiameterMm ?? ext.pitchDiameterMm) : ext.pitchDiameterMm;
   const playMm = int.pitchDiameterMm - small + allowance;
   const overlap = external.majorMm - int.minorInternalMm;
   const engagement = Math.min(1, Math.max(0, overlap / depth));

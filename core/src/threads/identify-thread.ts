@@ -78,7 +78,7 @@ function likelihood(thread: Thread, m: CheckedMeasurement): number {
   let weight = 1;
   if (m.pitchMm !== undefined) weight *= Math.exp(-0.5 * ((m.pitchMm - thread.pitchMm) / PITCH_SIGMA_MM) ** 2);
   if (weight < 1e-9) return 0;
-  if (m.taper !== 'unknown') weight *= (thread.taperPerMm > 0) === (m.taper === 'tapered') ? 1 - TAPER_MISJUDGED : TAPER_MISJUDGED;
+  if (m.taper !== 'unknown') weight *= thread.taperPerMm > 0 === (m.taper === 'tapered') ? 1 - TAPER_MISJUDGED : TAPER_MISJUDGED;
   if (m.diameterMm === undefined) return weight;
   const { min, max } = measuredSpan(thread, m.side);
   const sigma = Math.max(m.uncertaintyMm, 0.02) / 2;

@@ -75,12 +75,18 @@ describe('identifyThread', () => {
 
   it('lists what has a pitch when only the pitch is known, and what has a diameter when only that is', () => {
     const byPitch = identifyThread({ side: 'external', threadsPerInch: 27 });
-    expect(byPitch.slice(0, 4).map((c) => c.designation).sort()).toEqual(['1/16-27 NPSM', '1/16-27 NPT', '1/8-27 NPSM', '1/8-27 NPT']);
+    expect(
+      byPitch
+        .slice(0, 4)
+        .map((c) => c.designation)
+        .sort(),
+    ).toEqual(['1/16-27 NPSM', '1/16-27 NPT', '1/8-27 NPSM', '1/8-27 NPT']);
     const byDiameter = identifyThread({ side: 'external', diameterMm: 13.9 }).map((c) => c.designation);
     expect(byDiameter).toEqual(expect.arrayContaining(['M14×1.5', 'M14×1.25', 'M14×2']));
   });
 
-  it('scores low throughout where nothing fits', () => expect(identifyThread({ side: 'external', diameterMm: 15.05, pitchMm: 1.5 })).toEqual([]));
+  it('scores low throughout where nothing fits', () =>
+    expect(identifyThread({ side: 'external', diameterMm: 15.05, pitchMm: 1.5 })).toEqual([]));
 
   it.each([
     [{}, 'diameterMm', /Nothing measured/],
@@ -132,5 +138,7 @@ describe('look-alikes', () => {
     ['1/2-14 NPT', 'R 1/2', 'external', /55° flanks/],
     ['M18×1.5', '11/16-16', 'internal', /across the hole/],
     ['1/2-14 NPSM', 'G 1/2', 'external', /55° flanks.*fingers|fingers/],
-  ] as const)('%s and %s are told apart (%s)', (a, b, side, words) => expect(howToTell(parseThread(a), parseThread(b), side)).toMatch(words));
+  ] as const)('%s and %s are told apart (%s)', (a, b, side, words) =>
+    expect(howToTell(parseThread(a), parseThread(b), side)).toMatch(words),
+  );
 });

@@ -42,4 +42,3 @@ export function basicDiameter(thread: Thread, side: Side): number {
   const data = threadData(thread.designation);
   return side === 'external' ? data.majorMm : data.minorInternalMm;
 }
-

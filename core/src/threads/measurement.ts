@@ -41,7 +41,8 @@ const PITCH_MISS = 0.035;
 
 /** @throws {ThreadMeasurementError} */
 export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
-  if (m.side !== 'external' && m.side !== 'internal') throw fail('Outside or inside?', 'side', 'Say whether the thread is outside or inside.');
+  if (m.side !== 'external' && m.side !== 'internal')
+    throw fail('Outside or inside?', 'side', 'Say whether the thread is outside or inside.');
   const diameterMm = figure(m.diameterMm, 'diameterMm', 'The diameter');
   const pitch = figure(m.pitchMm, 'pitchMm', 'The pitch');
   const tpi = figure(m.threadsPerInch, 'threadsPerInch', 'The count per inch');
@@ -49,7 +50,8 @@ export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
   if (typeof uncertaintyMm !== 'number' || !(uncertaintyMm >= 0 && uncertaintyMm <= 2))
     throw fail('The uncertainty must lie between 0 and 2 mm.', 'uncertaintyMm', 'A calliper gives about 0.05 mm, a rule 0.5 mm.');
   const taper = m.taper ?? 'unknown';
-  if (!['tapered', 'parallel', 'unknown'].includes(taper)) throw fail(`"${String(taper)}" is not a taper.`, 'taper', 'Say tapered, parallel or unknown.');
+  if (!['tapered', 'parallel', 'unknown'].includes(taper))
+    throw fail(`"${String(taper)}" is not a taper.`, 'taper', 'Say tapered, parallel or unknown.');
   if (pitch !== undefined && tpi !== undefined && Math.abs(pitch * tpi - 25.4) > 0.3)
     throw fail(
       `Pitch and count disagree: ${short(tpi)} per inch is ${short(25.4 / tpi)} mm, not ${short(pitch)} mm.`,
@@ -61,7 +63,11 @@ export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
     throw fail('Nothing measured yet.', 'diameterMm', 'Give the diameter, the pitch, or both.');
   if (pitchMm !== undefined) checkPitch(pitchMm, diameterMm, m.side, pitch === undefined ? 'threadsPerInch' : 'pitchMm');
   if (diameterMm !== undefined && (diameterMm < 3.5 || diameterMm > 70))
-    throw fail(`No thread of the library measures ${short(diameterMm)} mm.`, 'diameterMm', 'It knows threads from M5 to 2 1/2 in. Check the unit.');
+    throw fail(
+      `No thread of the library measures ${short(diameterMm)} mm.`,
+      'diameterMm',
+      'It knows threads from M5 to 2 1/2 in. Check the unit.',
+    );
   return { side: m.side, diameterMm, pitchMm, taper, uncertaintyMm };
 }
 
@@ -88,7 +94,8 @@ function checkPitch(pitchMm: number, diameterMm: number | undefined, side: Side,
 function figure(value: unknown, field: MeasurementField, name: string): number | undefined {
   if (value === undefined || value === null) return undefined;
   if (typeof value !== 'number' || Number.isNaN(value)) throw fail(`${name} is not a number.`, field, 'Type a figure, for example 13.9.');
-  if (!(value > 0) || !Number.isFinite(value)) throw fail(`${name} must be more than zero.`, field, 'Check the sign and the decimal point.');
+  if (!(value > 0) || !Number.isFinite(value))
+    throw fail(`${name} must be more than zero.`, field, 'Check the sign and the decimal point.');
   return value;
 }
 

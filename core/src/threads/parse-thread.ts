@@ -55,14 +55,7 @@ export function unThread(diameter: string, tpi: number): Thread {
   const majorMm = unifiedDiameterIn(diameter) * INCH_MM;
   const key = `${diameter}-${tpi}`;
   if (!(majorMm > 0) || !(tpi >= 4 && tpi <= 80) || INCH_MM / tpi > majorMm / 2) throw new UnknownThreadError(key);
-  return {
-    designation: `${key} ${unifiedSeriesOf(key)}`,
-    system: 'UN',
-    majorMm,
-    pitchMm: INCH_MM / tpi,
-    flankAngleDeg: 60,
-    taperPerMm: 0,
-  };
+  return { designation: `${key} ${unifiedSeriesOf(key)}`, system: 'UN', majorMm, pitchMm: INCH_MM / tpi, flankAngleDeg: 60, taperPerMm: 0 };
 }
 
 /** Number sizes rise by 0.013 in from 0.060 in (ASME B1.1). */

@@ -42,4 +42,17 @@ export const kegLengths: Readonly<Record<string, { gaugeMm: number; usefulMm: nu
   '1.5': { gaugeMm: 3.5, usefulMm: 8.5 },
   '2': { gaugeMm: 4.5, usefulMm: 10.5 },
 };
-export const kegSizes = ['6x1', '8x1', '10x1', '12x1.5', '14x1.5', '16x1.5', '18x1.5', '20x1.5', '22x1.5', '24x1.5', '27x2', '30x2'] as const;
+export const kegSizes = [
+  '6x1',
+  '8x1',
+  '10x1',
+  '12x1.5',
+  '14x1.5',
+  '16x1.5',
+  '18x1.5',
+  '20x1.5',
+  '22x1.5',
+  '24x1.5',
+  '27x2',
+  '30x2',
+] as const;

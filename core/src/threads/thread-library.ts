@@ -9,7 +9,8 @@ import type { Thread } from './thread.js';
 export type Side = 'external' | 'internal';
 
 /** The one object that stands for each thread, as {@link parseThread} gives it. */
-const made = (threads: readonly (Thread | undefined)[]): Thread[] => threads.filter((t) => t !== undefined).map((t) => parseThread(t.designation));
+const made = (threads: readonly (Thread | undefined)[]): Thread[] =>
+  threads.filter((t) => t !== undefined).map((t) => parseThread(t.designation));
 
 /** Every thread the app knows by name, each once. */
 export const threadLibrary: readonly Thread[] = [

@@ -89,6 +89,8 @@ describe('the library', () => {
     const names = threadLibrary.map((t) => t.designation);
     expect(new Set(names).size).toBe(names.length);
     expect(names.length).toBeGreaterThan(250);
-    expect(names).toEqual(expect.arrayContaining(['M5×0.8', 'M48×2', '2 1/2-12 UN', '2-11.5 NPT', 'R 1/16', 'G 2', '1/2-14 NPSM', 'M22×1.5 keg']));
+    expect(names).toEqual(
+      expect.arrayContaining(['M5×0.8', 'M48×2', '2 1/2-12 UN', '2-11.5 NPT', 'R 1/16', 'G 2', '1/2-14 NPSM', 'M22×1.5 keg']),
+    );
   });
 });

@@ -36,8 +36,8 @@ describe('the demo job', () => {
     expect(partsList(document, catalogue).rows.length).toBeGreaterThan(25);
   });
 
-  it('covers metric, boss, flare, taper and barb ports', () => {
-    expect(new Set(document.ports.map((p) => p.connector.family))).toEqual(new Set(['metric', 'orb', 'flare37', 'npt', 'barb']));
+  it('covers metric, boss, flare, barb and both taper ports', () => {
+    expect(new Set(document.ports.map((p) => p.connector.family))).toEqual(new Set(['metric', 'orb', 'flare37', 'npt', 'r', 'barb']));
   });
 });
 

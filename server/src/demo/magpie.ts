@@ -34,6 +34,7 @@ const survey: readonly SurveyRow[] = [
       ['feed', 'main feed', 'm20x1.5 f washer'],
       ['water', 'water outlet, rear', 'm18x1.5 f washer'],
       ['vent', 'crankcase vent', 'barb 5/8'],
+      ['sender', 'pressure sender', 'rc 1/8 f', 'British taper; the filter head has the American one'],
     ],
   },
   {

@@ -4,6 +4,8 @@ export const errorCatalogue = {
   'bad-request': { status: 400, message: 'The request cannot be read.' },
   'bad-value': { status: 400, message: 'A value is out of bounds.' },
   'connector-syntax': { status: 400, message: 'The notation cannot be read.' },
+  'unknown-thread': { status: 400, message: 'No thread of this name is known.' },
+  'wrong-jaws': { status: 400, message: 'These jaws do not reach that thread.' },
   'number-taken': { status: 409, message: 'This job number is taken.' },
   'same-port': { status: 400, message: 'A line cannot run from a port to itself.' },
   'port-in-use': { status: 409, message: 'The port is already used by another line.' },

@@ -1,4 +1,4 @@
-import { ConnectorSyntaxError, JobFileError } from '@gewinde/core';
+import { ConnectorSyntaxError, JobFileError, UnknownThreadError } from '@gewinde/core';
 import { AppError, errorCatalogue } from './app-error.js';
 
 const DATABASE_AWAY = new Set([
@@ -39,6 +39,7 @@ export function toAppError(thrown: unknown): AppError {
       ...(suggestion ? { suggestion } : {}),
     });
   }
+  if (thrown instanceof UnknownThreadError) return new AppError('unknown-thread', thrown.message, { field: 'answer' });
   if (thrown instanceof JobFileError) return new AppError(thrown.code, thrown.message, thrown.field ? { field: thrown.field } : {});
   const error = thrown as Thrown;
   if (error.validation) return validationError(error);

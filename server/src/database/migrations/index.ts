@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
 import * as jobs from './20261125_jobs.js';
+import * as drill from './20261126_drill.js';
 
-export const migrations: Readonly<Record<string, Knex.Migration>> = { '20261125_jobs': jobs };
+export const migrations: Readonly<Record<string, Knex.Migration>> = { '20261125_jobs': jobs, '20261126_drill': drill };

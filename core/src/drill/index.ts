@@ -1,0 +1,1 @@
+export { drillWeights, nextInDrill, weakPairs, isHonestMistake, type DrillAnswer, type WeakPair } from './drill.js';

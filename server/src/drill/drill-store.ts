@@ -1,0 +1,77 @@
+import { isHonestMistake, howToTell, nextInDrill, parseThread, weakPairs, type DrillAnswer, type WeakPair } from '@gewinde/core';
+import type { Knex } from 'knex';
+import { AppError } from '../errors/app-error.js';
+import { fittingOnTray, mysteryTray, type MysteryFitting } from '../stand-ins/calliper/mystery-tray.js';
+
+/** Answers before these no longer weigh. */
+const REMEMBERED = 400;
+
+export interface DrillResults {
+  readonly asked: number;
+  readonly right: number;
+  readonly weak: WeakPair[];
+}
+export interface DrillVerdict {
+  readonly right: boolean;
+  readonly truth: string;
+  readonly answer: string;
+  /** Whether the two look alike, so that the mistake is an honest one. */
+  readonly lookAlike: boolean;
+  readonly howToTell?: string;
+}
+
+async function answersOf(db: Knex, apprentice: string): Promise<DrillAnswer[]> {
+  const rows: { truth: string; answer: string; right: number }[] = await db('drill_answers')
+    .where({ apprentice })
+    .orderBy('id', 'desc')
+    .limit(REMEMBERED)
+    .select('truth', 'answer', 'right');
+  return rows.reverse().map(({ truth, answer, right }) => ({ truth, answer, right: Boolean(right) }));
+}
+
+export async function drillResults(db: Knex, apprentice: string): Promise<DrillResults> {
+  const counted = (await db('drill_answers').where({ apprentice }).count({ asked: '*' }).sum({ right: 'right' }).first()) as
+    { asked: number | string; right: number | string | null } | undefined;
+  return {
+    asked: Number(counted?.asked ?? 0),
+    right: Number(counted?.right ?? 0),
+    weak: weakPairs(await answersOf(db, apprentice)).slice(0, 12),
+  };
+}
+
+/** The fitting to measure next: weak pairs come back more often. */
+export async function nextFitting(db: Knex, apprentice: string, chance: () => number = Math.random): Promise<MysteryFitting> {
+  const thread = nextInDrill(
+    mysteryTray.map((fitting) => fitting.thread),
+    await answersOf(db, apprentice),
+    chance(),
+  );
+  const those = mysteryTray.filter((fitting) => fitting.thread === thread);
+  return those[Math.min(those.length - 1, Math.floor(chance() * those.length))]!;
+}
+
+/** @throws {AppError} for a fitting that is not on the tray; {@link UnknownThreadError} for a name that is no thread */
+export async function recordAnswer(db: Knex, apprentice: string, fittingId: string, said: string): Promise<DrillVerdict> {
+  const fitting = fittingOnTray(fittingId);
+  if (!fitting) throw new AppError('not-found', 'This fitting is not on the tray.', { field: 'fitting' });
+  const truth = parseThread(fitting.thread);
+  const answer = sameByMeasure(parseThread(said).designation);
+  const right = answer === sameByMeasure(truth.designation);
+  await db('drill_answers').insert({ apprentice, fitting: fittingId, truth: truth.designation, answer, right, at: new Date() });
+  return {
+    right,
+    truth: truth.designation,
+    answer,
+    lookAlike: !right && isHonestMistake(truth.designation, answer),
+    ...(right ? {} : { howToTell: howToTell(truth, parseThread(answer), fitting.side) }),
+  };
+}
+
+export async function forgetAnswers(db: Knex, apprentice: string): Promise<void> {
+  await db('drill_answers').where({ apprentice }).delete();
+}
+
+/** No measurement tells NPTF from NPT, nor an Rp hole from a G one: either name is right. */
+function sameByMeasure(designation: string): string {
+  return designation.replace('NPTF', 'NPT').replace(/^Rp /, 'G ');
+}
