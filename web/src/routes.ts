@@ -15,5 +15,17 @@ export const routes: Routes = [
       { path: 'order', loadComponent: () => import('./order/order').then((m) => m.Order) },
     ],
   },
+  {
+    path: 'bench',
+    title: 'Thread bench · Gewinde',
+    loadComponent: () => import('./bench/thread-bench').then((m) => m.ThreadBench),
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'name' },
+      { path: 'name', loadComponent: () => import('./bench/name-thread').then((m) => m.NameThread) },
+      { path: 'pair', loadComponent: () => import('./bench/pair-check').then((m) => m.PairCheck) },
+      { path: 'matrix', loadComponent: () => import('./bench/matrix').then((m) => m.Matrix) },
+      { path: 'drill', loadComponent: () => import('./bench/drill').then((m) => m.Drill) },
+    ],
+  },
   { path: '**', redirectTo: '' },
 ];

@@ -78,7 +78,7 @@ function labelY(i: number, levels: readonly (readonly [string, number])[], y: (r
 }
 
 function level(name: string, diameter: number, [from, to]: [number, number], y: number, textY: number, system: UnitSystem): Shape[] {
-  const figure = formatQuantity(diameter, 'length', system, { decimals: 2, denominator: 64 });
+  const figure = formatQuantity(diameter, 'length', system, { decimals: 2, inchDecimals: 4 });
   return [
     {
       kind: 'line',

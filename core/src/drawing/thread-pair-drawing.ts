@@ -92,7 +92,7 @@ function clashes(hole: Flanks, stud: Flanks, length: number): [number, number][]
 
 function bindMark(found: ThreadFit, outside: Thread, x: (u: number) => number, bottom: number, y: number): Shape[] {
   if (found.turnsToBind === undefined || found.turnsToBind > MOST_TURNS) return [];
-  const turns = found.turnsToBind < 1 ? found.turnsToBind.toFixed(1) : String(Math.round(found.turnsToBind * 2) / 2);
+  const turns = found.turnsToBind.toFixed(1);
   return dimension([x(0), bottom], [x(found.turnsToBind * outside.pitchMm), bottom], y, `${turns} turns`);
 }
 

@@ -11,7 +11,7 @@ export interface MatingMatrix {
 }
 
 /** Threads within this of one another in major diameter are tried in one another's holes, mm. */
-const NEIGHBOURHOOD_MM = 1.1;
+const NEIGHBOURHOOD_MM = 1.25;
 
 /**
  * What joins what, by family, round one thread: every connector of the library whose thread is about that size, each family with the

@@ -10,6 +10,8 @@ export interface FormatOptions {
   readonly decimals?: number;
   /** Finest fraction of an inch shown, 2…64; a length in inches that is no such fraction within a tenth of it is shown rounded to it. */
   readonly denominator?: number;
+  /** Show inches as a decimal with so many places, as threads are measured. */
+  readonly inchDecimals?: number;
   /** Leave the unit away (it stands in the column's head). */
   readonly bare?: boolean;
 }
@@ -22,7 +24,9 @@ export function formatQuantity(value: number, kind: QuantityKind, system: UnitSy
   const symbol = houseUnits[system][kind];
   const number =
     symbol === 'in'
-      ? formatInches(value / unitBySymbol('in').factor, options.denominator ?? 16)
+      ? options.inchDecimals === undefined
+        ? formatInches(value / unitBySymbol('in').factor, options.denominator ?? 16)
+        : formatDecimal(value / unitBySymbol('in').factor, options.inchDecimals)
       : formatDecimal(convert(value, baseSymbol(kind), symbol), options.decimals ?? DECIMALS[symbol] ?? 1);
   if (options.bare) return number;
   return symbol === '°' ? `${number}°` : `${number}${THIN_SPACE}${symbol}`;

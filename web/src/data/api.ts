@@ -81,7 +81,8 @@ export class Api {
     return this.send('POST', '/api/jobs/import', file);
   }
 
-  private send<T>(method: string, url: string, body?: object): Observable<T> {
+  /** One request to the API; other services of the app build on it. */
+  send<T>(method: string, url: string, body?: object): Observable<T> {
     return this.http.request<T>(method, url, { body, headers: this.headers }).pipe(
       catchError((error: HttpErrorResponse) => {
         const said = error.error as { code?: string; message?: string; field?: string; current?: unknown } | null;

@@ -59,7 +59,10 @@ export class Lines {
   constructor() {
     inject(KeyboardCommands)
       .toView.pipe(takeUntilDestroyed())
-      .subscribe((command) => (command === 'new-line' ? void this.add() : this.move(command === 'next' ? 1 : -1)));
+      .subscribe((command) => {
+        if (command === 'new-line') void this.add();
+        else if (command !== 'thread-bench') this.move(command === 'next' ? 1 : -1);
+      });
     effect(() => {
       if (this.chosenId() !== null) untracked(() => this.jointNumber.set(null));
     });

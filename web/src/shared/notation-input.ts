@@ -42,7 +42,7 @@ export class NotationInput {
     const connector = this.connector();
     if (!connector) return null;
     const { name, designation, thread, sealsOn, standard } = describeConnector(connector);
-    const mm = (value: number) => formatQuantity(value, 'length', this.system(), { decimals: 2, denominator: 64 });
+    const mm = (value: number) => formatQuantity(value, 'length', this.system(), { decimals: 2, inchDecimals: 4 });
     const dimensions = thread
       ? [
           ['major', mm(thread.majorMm)],

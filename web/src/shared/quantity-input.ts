@@ -1,5 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal, untracked } from '@angular/core';
-import { formatBoth, formatQuantity, parseQuantity, QuantitySyntaxError, type QuantityKind, type UnitSystem } from '@gewinde/core';
+import {
+  formatBoth,
+  formatQuantity,
+  parseQuantity,
+  QuantitySyntaxError,
+  type FormatOptions,
+  type QuantityKind,
+  type UnitSystem,
+} from '@gewinde/core';
 
 let inputs = 0;
 
@@ -53,6 +61,8 @@ export class QuantityInput {
   /** Bounds in the base unit of the kind; the lower one itself is allowed. */
   readonly least = input(0);
   readonly most = input(Infinity);
+  /** Places shown, where lengths of the house are too coarse. */
+  readonly format = input<FormatOptions>({});
   /** Whether the field may be emptied (gives null). */
   readonly optional = input(false);
   readonly changed = output<number | null>();
@@ -60,7 +70,9 @@ export class QuantityInput {
   protected readonly id = `quantity${++inputs}`;
   protected readonly text = signal('');
   protected readonly problem = signal<string | null>(null);
-  protected readonly other = computed(() => (this.value() === null ? null : formatBoth(this.value()!, this.kind(), this.system())));
+  protected readonly other = computed(() =>
+    this.value() === null ? null : formatBoth(this.value()!, this.kind(), this.system(), this.format()),
+  );
 
   constructor() {
     effect(() => {
@@ -77,13 +89,13 @@ export class QuantityInput {
 
   protected restore(): void {
     const value = this.value();
-    this.text.set(value === null ? '' : formatQuantity(value, this.kind(), this.system()));
+    this.text.set(value === null ? '' : formatQuantity(value, this.kind(), this.system(), this.format()));
     this.problem.set(null);
   }
 
   protected leave(): void {
     const typed = this.text();
-    const shown = this.value() === null ? '' : formatQuantity(this.value()!, this.kind(), this.system());
+    const shown = this.value() === null ? '' : formatQuantity(this.value()!, this.kind(), this.system(), this.format());
     if (typed === shown) return;
     if (typed.trim() === '' && this.optional()) {
       this.changed.emit(null);

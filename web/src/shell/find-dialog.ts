@@ -64,6 +64,10 @@ export class FindDialog {
     const componentName = (id: string): string => document?.components.find((c) => c.id === id)?.name ?? '';
     const commands: Finding[] = [
       { kind: 'command', name: 'Board', detail: 'all jobs', open: () => this.router.navigate(['/']) },
+      { kind: 'view', name: 'Thread bench', detail: 'name a thread · t', open: () => this.router.navigate(['/bench/name']) },
+      { kind: 'view', name: 'Pair check', detail: 'thread bench', open: () => this.router.navigate(['/bench/pair']) },
+      { kind: 'view', name: 'What joins what', detail: 'thread bench', open: () => this.router.navigate(['/bench/matrix']) },
+      { kind: 'view', name: 'Drill', detail: 'thread bench', open: () => this.router.navigate(['/bench/drill']) },
       { kind: 'command', name: 'Swap units', detail: 'mm · in', open: () => this.preferences.swapUnits() },
       { kind: 'command', name: 'Swap light and dark', detail: 'theme', open: () => this.preferences.swapTheme() },
       { kind: 'command', name: 'Show the keys', detail: '?', open: () => this.keyboard.showKeys() },

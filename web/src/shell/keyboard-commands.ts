@@ -6,7 +6,7 @@ import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { steps } from './steps';
 
-export type ViewCommand = 'new-line' | 'next' | 'previous';
+export type ViewCommand = 'new-line' | 'next' | 'previous' | 'thread-bench';
 
 /** What a key does, as the help shows it and as it is carried out. */
 export interface KeyCommand {
@@ -42,6 +42,7 @@ export class KeyboardCommands {
     { keys: 'j', words: 'Next in the rack', matches: plain('j'), run: () => this.toView.next('next') },
     { keys: 'k', words: 'Previous in the rack', matches: plain('k'), run: () => this.toView.next('previous') },
     { keys: 'n', words: 'New line', matches: plain('n'), run: () => this.newLine() },
+    { keys: 't', words: 'Thread bench; in the survey, at the port', matches: plain('t'), run: () => this.threadBench() },
     { keys: 'u', words: 'Swap units', matches: plain('u'), run: () => this.preferences.swapUnits() },
     {
       keys: 'Ctrl Z',
@@ -79,6 +80,11 @@ export class KeyboardCommands {
   go(path: string): void {
     const jobId = this.store.jobId();
     if (jobId) void this.router.navigate(['/job', jobId, path]);
+  }
+
+  threadBench(): void {
+    if (/\/survey/.test(this.router.url)) this.toView.next('thread-bench');
+    else void this.router.navigate(['/bench']);
   }
 
   private newLine(): void {

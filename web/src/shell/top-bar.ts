@@ -1,6 +1,6 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { RouterLink } from '@angular/router';
+import { ActivatedRoute, RouterLink } from '@angular/router';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { Icon } from '../shared/icon';
@@ -17,4 +17,5 @@ export class TopBar {
   protected readonly store = inject(JobStore);
   protected readonly preferences = inject(Preferences);
   protected readonly keyboard = inject(KeyboardCommands);
+  protected readonly onBench = inject(ActivatedRoute).snapshot.routeConfig?.path === 'bench';
 }

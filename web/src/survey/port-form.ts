@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
-import { formatConnector, type Component as EngineComponent, type Port } from '@gewinde/core';
+import { formatConnector, type Component as EngineComponent, type Connector, type Port } from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
+import type { BenchDialog as BenchDialogType } from '../bench/bench-dialog';
 import { Api } from '../data/api';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
@@ -21,6 +23,7 @@ export class PortForm {
 
   private readonly api = inject(Api);
   private readonly store = inject(JobStore);
+  private readonly modal = inject(NgbModal);
   protected readonly preferences = inject(Preferences);
   private readonly notationField = viewChild.required(NotationInput);
 
@@ -68,6 +71,24 @@ export class PortForm {
     } finally {
       this.busy.set(false);
     }
+  }
+
+  /** Opens the thread bench over the form; the connector it names fills the notation. */
+  async openBench(): Promise<void> {
+    const { BenchDialog } = await import('../bench/bench-dialog');
+    const dialog = this.modal.open(BenchDialog, { windowClass: 'g-wide', ariaLabelledBy: 'bench-title' });
+    const connector = this.notationField().connector();
+    (dialog.componentInstance as BenchDialogType).start.set({
+      port: this.title(),
+      side: connector ? (connector.gender === 'male' ? 'external' : 'internal') : 'internal',
+    });
+    dialog.result.then(
+      (named: Connector) => {
+        this.notation.set(formatConnector(named));
+        this.notationField().focus();
+      },
+      () => this.notationField().focus(),
+    );
   }
 
   protected cancel(): void {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { componentDrawing, componentKinds, type Component as EngineComponent, type ComponentKind, type Port } from '@gewinde/core';
@@ -34,6 +34,8 @@ export class Survey {
   protected readonly nameError = signal<string | null>(null);
   protected readonly editing = signal<Port | null>(null);
 
+  private readonly portForm = viewChild(PortForm);
+
   /** Where the rack is on its way to, so that keys pressed quickly all count. */
   private heading: string | undefined;
 
@@ -48,7 +50,10 @@ export class Survey {
   constructor() {
     inject(KeyboardCommands)
       .toView.pipe(takeUntilDestroyed())
-      .subscribe((command) => command !== 'new-line' && this.move(command === 'next' ? 1 : -1));
+      .subscribe((command) => {
+        if (command === 'thread-bench') void this.portForm()?.openBench();
+        else if (command !== 'new-line') this.move(command === 'next' ? 1 : -1);
+      });
     effect(() => {
       const port = this.port();
       const all = untracked(() => this.view.document()?.ports ?? []);

@@ -1,0 +1,314 @@
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import { openSampleJob, render, settle } from '../../test/open-job';
+import { Drill } from './drill';
+import { Matrix } from './matrix';
+import { NameThread } from './name-thread';
+import { PairCheck } from './pair-check';
+import { ThreadCard } from './thread-card';
+
+const tray = {
+  uncertaintyMm: 0.05,
+  fittings: [
+    { id: 'f01', seen: 'brass plug', side: 'external' },
+    { id: 'f02', seen: 'iron boss', side: 'internal' },
+  ],
+};
+
+async function bench(inputs: Record<string, unknown> = {}) {
+  const job = await openSampleJob();
+  const view = await render(NameThread, inputs);
+  job.request('GET', '/api/calliper/tray').flush(tray);
+  await settle();
+  await view.stable();
+  const names = () => view.all('g-candidate-list .name').map((e) => e.textContent);
+  return { ...job, view, names };
+}
+
+describe('naming a thread', () => {
+  it('teaches what to measure while nothing is', async () => {
+    const { view } = await bench();
+    expect(view.text()).toContain('What is this thread?');
+  });
+
+  it('names it from figures in any unit, likeliest first, with its card', async () => {
+    const { view, names } = await bench();
+    await view.type('Over the crests', '0.546 in');
+    await view.type('Pitch', '1.5');
+    expect(names()[0]).toBe('M14×1.5');
+    expect(view.text()).toMatch(/diameter −0.13\smm/);
+    expect(view.find('g-thread-card h2').textContent).toBe('M14×1.5');
+    expect(view.text()).toContain('tap drill12.5');
+    await view.press('g-thread-card .alike button', '9/16-18 UNF');
+    expect(view.find('g-thread-card h2').textContent).toBe('9/16-18 UNF');
+  });
+
+  it('says at the field what cannot be, and keeps what was typed', async () => {
+    const { view } = await bench();
+    await view.type('Over the crests', '-14');
+    expect(view.text()).toContain('cannot be negative');
+    await view.type('Over the crests', '14');
+    await view.type('or threads per inch', 'many');
+    expect(view.text()).toContain('The count per inch is not a number');
+    expect((view.find('input.count') as HTMLInputElement).value).toBe('many');
+    await view.type('or threads per inch', '18');
+    await view.type('Pitch', '1.5');
+    expect(view.text()).toMatch(/Pitch and count disagree: 18 per inch is 1.411 mm, not 1.5 mm/);
+    await view.type('or threads per inch', '');
+    await view.type('Pitch', '1.66');
+    expect(view.text()).toMatch(/No thread has a pitch of 1.66 mm .* The nearest are/);
+  });
+
+  it('says so when nothing measures like it', async () => {
+    const { view } = await bench();
+    await view.type('Over the crests', '15.05');
+    await view.type('Pitch', '1.5');
+    expect(view.text()).toContain('No thread of the library measures so');
+  });
+
+  it('reads the taper from two places', async () => {
+    const { view, names } = await bench();
+    await view.type('front', '9.7');
+    await view.type('back', '9.95');
+    expect(view.text()).toContain('1 in 16: tapered');
+    await view.type('or threads per inch', '28');
+    expect(names()).toEqual(['R 1/8']);
+  });
+
+  it('keeps the figures over a reload', async () => {
+    const { view } = await bench();
+    await view.type('Over the crests', '19.9');
+    await view.press('button', 'Inside thread');
+    const again = await render(NameThread);
+    expect((again.find('g-quantity-input input') as HTMLInputElement).value).toBe('19.9\u2009mm');
+    expect(again.find('button', 'Inside thread').getAttribute('aria-pressed')).toBe('true');
+    await again.press('button', 'Clear the figures');
+    expect((again.find('g-quantity-input input') as HTMLInputElement).value).toBe('');
+  });
+
+  it('takes readings off the calliper, and counts several by their middle', async () => {
+    const { view, request, names } = await bench();
+    await view.choose('Fitting from the mystery tray', 'f01');
+    for (const mm of [13.87, 13.99, 13.88]) {
+      const reading = view.press('button', 'Take a reading');
+      const sent = request('POST', '/api/calliper/readings');
+      expect(sent.request.body).toEqual({ fitting: 'f01', jaws: 'outside', place: 'crest' });
+      sent.flush({ mm, place: 'crest' });
+      await reading;
+    }
+    await view.stable();
+    expect(view.text()).toMatch(/Middle of 3: 13.88/);
+    await view.press('button', 'pitch');
+    const reading = view.press('button', 'Take a reading');
+    request('POST', '/api/calliper/readings').flush({ mm: 12.01, place: 'span', pitches: 8 });
+    await reading;
+    await view.stable();
+    expect(view.text()).toMatch(/Over 8 pitches: 1.501/);
+    expect(names()[0]).toBe('M14×1.5');
+  });
+
+  it('sets the jaws to the fitting, and shows what the calliper refuses', async () => {
+    const { view, request } = await bench();
+    await view.choose('Fitting from the mystery tray', 'f02');
+    expect(view.find('button', 'inside jaws').getAttribute('aria-pressed')).toBe('true');
+    expect(view.find('button', 'Inside thread').getAttribute('aria-pressed')).toBe('true');
+    await view.press('button', 'outside jaws');
+    const reading = view.press('button', 'Take a reading');
+    request('POST', '/api/calliper/readings').flush(
+      { code: 'wrong-jaws', message: 'Take the inside ones.' },
+      { status: 400, statusText: 'jaws' },
+    );
+    await reading;
+    await view.stable();
+    expect(view.find('g-calliper-panel .g-error').textContent).toContain('Take the inside ones.');
+  });
+
+  it('looks a thread up by its name, and says when it knows none', async () => {
+    const { view } = await bench();
+    await view.type('Look up a thread by name', 'rc 1/8');
+    expect(view.find('g-thread-card h2').textContent).toBe('Rc 1/8');
+    await view.type('Look up a thread by name', 'banana');
+    expect(view.find('.names > .g-error').textContent).toContain('is not a thread this app knows');
+  });
+
+  it('fills the port it was opened for', async () => {
+    const { view } = await bench({ usable: true, side: 'internal' });
+    const used: unknown[] = [];
+    view.fixture.componentInstance.use.subscribe((c) => used.push(c));
+    await view.type('Across the hole', '12.5');
+    await view.type('Pitch', '1.5');
+    await view.press('g-thread-card .uses button', 'm14x1.5 f washer');
+    expect(used).toEqual([{ family: 'metric', size: 'M14x1.5', gender: 'female', seat: 'washer' }]);
+  });
+});
+
+describe('the map on the bench', () => {
+  it('moves by keys and buttons, hides a system, and boxes the measurement', async () => {
+    const { view } = await bench();
+    expect(view.all('svg.sheet .box')).toHaveLength(0);
+    const count = () => view.all('svg.sheet .stroke').length;
+    const whole = count();
+    await view.press('button', 'inch');
+    expect(count()).toBeLessThan(whole);
+    await view.press('button', 'inch');
+    await view.press('button', 'Zoom in');
+    expect(count()).toBeLessThan(whole);
+    await view.press('button', 'All');
+    expect(count()).toBe(whole);
+    const sheet = view.find('svg.sheet');
+    for (const key of ['+', 'ArrowRight', 'ArrowLeft', '-', '0'])
+      sheet.dispatchEvent(new KeyboardEvent('keydown', { key, cancelable: true }));
+    await view.stable();
+    expect(count()).toBe(whole);
+    await view.type('Over the crests', '13.87');
+    expect(view.all('svg.sheet .box')).toHaveLength(1);
+    expect(view.all('svg.sheet .ring').length).toBeGreaterThan(2);
+    expect(view.all('svg.sheet .arc').length).toBeGreaterThan(2);
+    expect(view.find('svg.sheet').getAttribute('aria-label')).toContain('Measured 13.87 mm');
+  });
+
+  it('picks the thread whose stroke is struck, twins in turn', async () => {
+    const { view } = await bench();
+    await view.type('Over the crests', '9.7');
+    const strike = (name: string) => {
+      const stroke = view.all('svg.sheet .stroke').find((g) => g.querySelector('title')?.textContent === name)!;
+      stroke.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+      return view.stable();
+    };
+    await strike('M10×1');
+    expect(view.find('g-thread-card h2').textContent).toBe('M10×1');
+    await strike('M10×1');
+    expect(view.find('g-thread-card h2').textContent).toBe('M10×1 keg');
+  });
+});
+
+describe('the card', () => {
+  it('says how a taper goes in, and where the thread is met', async () => {
+    await openSampleJob();
+    const card = await render(ThreadCard, { designation: '1/8-27 NPT', side: 'external', system: 'inch' });
+    expect(card.text()).toContain('4.4 turns by hand, 2 to 3 by wrench');
+    expect(card.text()).toContain('or 1/8-27 NPTF');
+    expect(card.text()).toContain('American taper pipe:');
+    expect(card.text()).toMatch(/major 0.40\d\d\sin/);
+  });
+});
+
+describe('the pair check', () => {
+  it('gives the verdict, the reason, the figures, and draws both', async () => {
+    await openSampleJob();
+    const pair = await render(PairCheck, { a: 'orb6 m', b: 'orb6 f' });
+    expect(pair.find('.g-verdict').textContent).toContain('Seals');
+    expect(pair.text()).toContain('1 O-ring FKM AS568-906');
+    expect(pair.text()).toContain('steel into aluminium');
+    expect(pair.all('figure')).toHaveLength(2);
+    await pair.press('button', 'Swap');
+    expect(pair.find('.g-verdict').textContent).toContain('Seals');
+  });
+
+  it('follows what is typed, holds the pair in the address, and waits while one cannot be read', async () => {
+    await openSampleJob();
+    const navigate = jest.spyOn(TestBed.inject(Router), 'navigate');
+    const pair = await render(PairCheck);
+    expect(pair.find('.g-verdict').textContent).toContain('Screws in and leaks');
+    await pair.typeNotation('m14x1.5 m washer');
+    expect(pair.find('.g-verdict').textContent).toContain('Does not join');
+    expect(pair.text()).toMatch(/binds after 3.4 turns/);
+    expect(navigate).toHaveBeenLastCalledWith([], expect.objectContaining({ queryParams: { a: 'm14x1.5 m washer', b: 'orb6 f' } }));
+    await pair.typeNotation('m14x1.5 m washe');
+    expect(pair.text()).toContain('Two connectors, one verdict');
+  });
+});
+
+describe('what joins what', () => {
+  it('sets males against females round a size, and opens a cell', async () => {
+    await openSampleJob();
+    const matrix = await render(Matrix, { size: '9/16-18 UNF' });
+    expect(matrix.text()).toMatch(/\d+ seal, \d+ screw in and leak, \d+ start and stop/);
+    await matrix.press('td button', 'orb6 m into orb6 f: seals');
+    expect(matrix.find('aside').textContent).toContain('AS568-906');
+    await matrix.press('td button', 'an6 m into orb6 f: leaks');
+    expect(matrix.find('aside .g-verdict').textContent).toContain('Leaks');
+    expect(matrix.find('aside a').getAttribute('href')).toBe('/bench/pair?a=an6%20m&b=orb6%20f');
+  });
+
+  it('is walked with the arrow keys', async () => {
+    await openSampleJob();
+    const matrix = await render(Matrix, { size: '9/16-18 UNF' });
+    const cell = matrix.find('[data-cell="0-0"]');
+    cell.focus();
+    cell.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true, cancelable: true }));
+    await matrix.stable();
+    expect(matrix.find('[data-cell="1-0"]').classList.contains('chosen')).toBe(true);
+  });
+
+  it('takes a size it does not know for the usual one', async () => {
+    await openSampleJob();
+    expect((await render(Matrix, { size: 'banana' })).text()).toContain('an6 m');
+  });
+});
+
+describe('the drill', () => {
+  async function drill() {
+    const job = await openSampleJob();
+    const view = await render(Drill);
+    await view.type('Who is at the bench', 'Ana');
+    const begun = view.press('button', 'Begin');
+    return { ...job, view, begun };
+  }
+  const noResults = { asked: 0, right: 0, weak: [] };
+
+  it('asks for a name first', async () => {
+    const { http } = await openSampleJob();
+    const view = await render(Drill);
+    view.find('form.who').dispatchEvent(new Event('submit', { cancelable: true }));
+    await settle();
+    await view.stable();
+    http.expectNone('/api/drill/next');
+    expect(view.find('.g-error').textContent).toContain('Type a name first');
+  });
+
+  it('hands a fitting out, takes the answer, and tells what settles a mistake', async () => {
+    const { view, begun, request } = await drill();
+    view.find('form.who').dispatchEvent(new Event('submit', { cancelable: true }));
+    await settle();
+    request('GET', '/api/drill?apprentice=Ana').flush(noResults);
+    await settle();
+    request('POST', '/api/drill/next').flush({ id: 'f07', seen: 'steel stud', side: 'external' });
+    await begun;
+    await settle();
+    await view.stable();
+    expect(view.find('.side h2').textContent).toBe('Steel stud');
+    await view.type('Name of the thread', 'banana');
+    view.find('.side form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await view.stable();
+    expect(view.find('.side > .g-error').textContent).toContain('not a thread this app knows');
+    await view.type('Name of the thread', '9/16-18');
+    view.find('.side form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await settle();
+    const sent = request('POST', '/api/drill/answers');
+    expect(sent.request.body).toEqual({ apprentice: 'Ana', fitting: 'f07', answer: '9/16-18' });
+    sent.flush({ right: false, truth: 'M14×1.5', answer: '9/16-18 UNF', lookAlike: true, howToTell: 'Pitch gauge.' });
+    await settle();
+    request('GET', '/api/drill?apprentice=Ana').flush({
+      asked: 1,
+      right: 0,
+      weak: [{ truth: 'M14×1.5', answer: '9/16-18 UNF', times: 1, rightSince: 0 }],
+    });
+    await settle();
+    await view.stable();
+    expect(view.find('.g-verdict').textContent).toContain('It is M14×1.5');
+    expect(view.find('.g-verdict').textContent).toContain('taken for one another');
+    expect(view.find('.g-table').textContent).toContain('9/16-18 UNF');
+    expect(view.find('.count').textContent).toContain('0 %');
+  });
+
+  it('says when the server does not answer', async () => {
+    const { view, request } = await drill();
+    view.find('form.who').dispatchEvent(new Event('submit', { cancelable: true }));
+    await settle();
+    request('GET', '/api/drill?apprentice=Ana').error(new ProgressEvent('error'));
+    await settle();
+    await view.stable();
+    expect(view.find('.g-error').textContent).toContain('The server does not answer.');
+  });
+});

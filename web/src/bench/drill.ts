@@ -1,0 +1,104 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { measurableThreads, parseThread, UnknownThreadError } from '@gewinde/core';
+import { firstValueFrom } from 'rxjs';
+import { BenchApi, type DrillResults, type DrillVerdict, type FittingSeen } from '../data/bench-api';
+import { CalliperPanel } from './calliper-panel';
+import { MeasurementForm } from './measurement-form';
+import { MeasurementStore } from './measurement-store';
+import { ThreadMap } from './thread-map';
+
+const NAME_KEPT = 'gewinde.apprentice';
+
+/** The apprentice's drill: a fitting off the tray, measured by hand, named without help; what is mixed up comes back. */
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [CalliperPanel, MeasurementForm, ThreadMap],
+  providers: [MeasurementStore],
+  templateUrl: './drill.html',
+  styleUrl: './drill.scss',
+})
+export class Drill {
+  private readonly api = inject(BenchApi);
+  protected readonly store = inject(MeasurementStore);
+
+  protected readonly apprentice = signal(localStorage.getItem(NAME_KEPT) ?? '');
+  protected readonly fitting = signal<FittingSeen | null>(null);
+  protected readonly answer = signal('');
+  protected readonly verdict = signal<DrillVerdict | null>(null);
+  protected readonly results = signal<DrillResults | null>(null);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly busy = signal(false);
+  protected readonly names = computed(() => measurableThreads(this.fitting()?.side ?? 'external').map((t) => t.designation));
+  protected readonly rightShare = computed(() => {
+    const results = this.results();
+    return results && results.asked > 0 ? `${Math.round((results.right / results.asked) * 100)} %` : '–';
+  });
+
+  constructor() {
+    if (this.apprentice()) void this.begin();
+  }
+
+  protected async begin(): Promise<void> {
+    const apprentice = this.apprentice().trim();
+    if (apprentice === '') {
+      this.problem.set('Type a name first; the results are kept under it.');
+      return;
+    }
+    localStorage.setItem(NAME_KEPT, apprentice);
+    await this.attempt(async () => {
+      this.results.set(await firstValueFrom(this.api.results(apprentice)));
+      await this.take(apprentice);
+    });
+  }
+
+  protected async next(): Promise<void> {
+    await this.attempt(() => this.take(this.apprentice().trim()));
+  }
+
+  protected async say(): Promise<void> {
+    const [fitting, said] = [this.fitting(), this.answer().trim()];
+    if (!fitting || this.verdict()) return;
+    try {
+      parseThread(said);
+    } catch (error) {
+      if (!(error instanceof UnknownThreadError)) throw error;
+      this.problem.set(said === '' ? 'Name the thread first.' : error.message);
+      return;
+    }
+    await this.attempt(async () => {
+      const apprentice = this.apprentice().trim();
+      const verdict = await firstValueFrom(this.api.answer(apprentice, fitting.id, said));
+      this.verdict.set(verdict);
+      this.store.picked.set(verdict.truth);
+      this.results.set(await firstValueFrom(this.api.results(apprentice)));
+    });
+  }
+
+  protected async forget(): Promise<void> {
+    await this.attempt(async () => {
+      await firstValueFrom(this.api.forget(this.apprentice().trim()));
+      this.results.set({ asked: 0, right: 0, weak: [] });
+    });
+  }
+
+  private async take(apprentice: string): Promise<void> {
+    const fitting = await firstValueFrom(this.api.next(apprentice));
+    this.fitting.set(fitting);
+    this.verdict.set(null);
+    this.answer.set('');
+    this.store.picked.set(null);
+  }
+
+  private async attempt(what: () => Promise<void>): Promise<void> {
+    if (this.busy()) return;
+    this.busy.set(true);
+    this.problem.set(null);
+    try {
+      await what();
+    } catch (error) {
+      this.problem.set((error as Error).message);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

@@ -1,0 +1,123 @@
+import { computed, effect, Injectable, signal } from '@angular/core';
+import {
+  identifyThread,
+  isTapered,
+  taperBetween,
+  ThreadMeasurementError,
+  type MeasurementField,
+  type Side,
+  type ThreadCandidate,
+  type ThreadMeasurement,
+} from '@gewinde/core';
+
+/** What lies measured on the bench; a figure that is not known is null. */
+export interface Figures {
+  readonly side: Side;
+  readonly diameterMm: number | null;
+  readonly pitchMm: number | null;
+  readonly threadsPerInch: number | null;
+  readonly taper: 'tapered' | 'parallel' | 'unknown';
+  readonly uncertaintyMm: number;
+  /** Diameters at two places along the thread, and their distance. */
+  readonly frontMm: number | null;
+  readonly backMm: number | null;
+  readonly apartMm: number;
+}
+
+export const nothingMeasured: Figures = {
+  side: 'external',
+  diameterMm: null,
+  pitchMm: null,
+  threadsPerInch: null,
+  taper: 'unknown',
+  uncertaintyMm: 0.05,
+  frontMm: null,
+  backMm: null,
+  apartMm: 4,
+};
+
+const KEPT = 'gewinde.bench';
+
+/** The measurement on the bench, what it says, and the thread that is looked at. Kept in the browser over a reload. */
+@Injectable()
+export class MeasurementStore {
+  readonly figures = signal<Figures>(kept());
+  /** The thread whose card is open; the best candidate where none was chosen. */
+  readonly picked = signal<string | null>(null);
+
+  /** Taper over the two places, per mm; null where they are not both measured. */
+  readonly taperPerMm = computed(() => {
+    const { frontMm, backMm, apartMm } = this.figures();
+    return frontMm === null || backMm === null || !(apartMm > 0) ? null : taperBetween(frontMm, backMm, apartMm);
+  });
+  /** The measurement as the core takes it; a taper that was measured goes before one that was said. */
+  readonly measurement = computed((): ThreadMeasurement => {
+    const { side, diameterMm, pitchMm, threadsPerInch, taper, uncertaintyMm, frontMm, backMm } = this.figures();
+    const measured = this.taperPerMm();
+    const diameter = diameterMm ?? (frontMm !== null && backMm !== null ? (frontMm + backMm) / 2 : null);
+    return {
+      side,
+      ...(diameter === null ? {} : { diameterMm: diameter }),
+      ...(pitchMm === null ? {} : { pitchMm }),
+      ...(threadsPerInch === null ? {} : { threadsPerInch }),
+      taper: measured === null ? taper : isTapered(measured) ? 'tapered' : 'parallel',
+      uncertaintyMm,
+    };
+  });
+  readonly empty = computed(() => {
+    const { diameterMm, pitchMm, threadsPerInch } = this.measurement();
+    return diameterMm === undefined && pitchMm === undefined && threadsPerInch === undefined;
+  });
+  private readonly named = computed((): { candidates: ThreadCandidate[]; error: ThreadMeasurementError | null } => {
+    if (this.empty()) return { candidates: [], error: null };
+    try {
+      return { candidates: identifyThread(this.measurement()), error: null };
+    } catch (error) {
+      if (error instanceof ThreadMeasurementError) return { candidates: [], error };
+      throw error;
+    }
+  });
+  readonly candidates = computed(() => this.named().candidates);
+  readonly error = computed(() => this.named().error);
+  readonly shown = computed(() => this.picked() ?? this.candidates()[0]?.designation ?? null);
+
+  constructor() {
+    effect(() => localStorage.setItem(KEPT, JSON.stringify(this.figures())));
+  }
+
+  set(change: Partial<Figures>): void {
+    this.figures.update((figures) => ({ ...figures, ...change }));
+    this.picked.set(null);
+  }
+
+  clear(): void {
+    this.figures.update(({ side }) => ({ ...nothingMeasured, side }));
+    this.picked.set(null);
+  }
+
+  /** What is wrong with a field, in words. */
+  problem(...fields: readonly MeasurementField[]): string | null {
+    const error = this.error();
+    return error && fields.includes(error.field) ? `${error.message} ${error.hint}` : null;
+  }
+}
+
+function kept(): Figures {
+  try {
+    const read = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Figures>;
+    const number = (value: unknown): number | null => (typeof value === 'number' && Number.isFinite(value) ? value : null);
+    return {
+      side: read.side === 'internal' ? 'internal' : 'external',
+      diameterMm: number(read.diameterMm),
+      pitchMm: number(read.pitchMm),
+      threadsPerInch: number(read.threadsPerInch),
+      taper: read.taper === 'tapered' || read.taper === 'parallel' ? read.taper : 'unknown',
+      uncertaintyMm: number(read.uncertaintyMm) ?? nothingMeasured.uncertaintyMm,
+      frontMm: number(read.frontMm),
+      backMm: number(read.backMm),
+      apartMm: number(read.apartMm) ?? nothingMeasured.apartMm,
+    };
+  } catch {
+    return nothingMeasured;
+  }
+}

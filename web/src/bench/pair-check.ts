@@ -1,0 +1,129 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Router } from '@angular/router';
+import {
+  connectorName,
+  connectorThread,
+  ConnectorSyntaxError,
+  fit,
+  flareTorques,
+  formatConnector,
+  formatMakeUp,
+  formatQuantity,
+  inWords,
+  jointDrawing,
+  mate,
+  parseConnector,
+  studTorques,
+  threadPairDrawing,
+  type Connector,
+  type Mating,
+} from '@gewinde/core';
+import { Preferences } from '../data/preferences';
+import { DrawingView } from '../shared/drawing';
+import { NotationInput } from '../shared/notation-input';
+import { SealGlyph } from '../shared/seal-glyph';
+
+const VERDICTS: Record<Mating['outcome'], string> = { seals: 'Seals', leaks: 'Screws in and leaks', 'does-not-join': 'Does not join' };
+
+/** Any two connectors side by side: whether they join, whether they seal, and why, with both drawn as far together as they go. */
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DrawingView, NotationInput, SealGlyph],
+  templateUrl: './pair-check.html',
+  styleUrl: './pair-check.scss',
+})
+export class PairCheck {
+  /** From the address. */
+  readonly a = input<string>();
+  readonly b = input<string>();
+  private readonly router = inject(Router);
+  protected readonly preferences = inject(Preferences);
+
+  protected readonly first = signal('an6 m');
+  protected readonly second = signal('orb6 f');
+  protected readonly pair = computed(() => {
+    const [a, b] = [read(this.first()), read(this.second())];
+    return a && b ? ([a, b] as const) : null;
+  });
+  protected readonly mating = computed(() => {
+    const pair = this.pair();
+    return pair && mate(...pair);
+  });
+  protected readonly verdict = computed(() => (this.mating() ? VERDICTS[this.mating()!.outcome] : ''));
+  protected readonly joint = computed(() => {
+    const pair = this.pair();
+    return pair && jointDrawing(...pair, { width: 440, height: 250 });
+  });
+  private readonly threads = computed(() => {
+    const pair = this.pair();
+    if (!pair) return null;
+    const [male, female] = pair[0].gender === 'male' ? pair : [pair[1], pair[0]];
+    const [outside, inside] = [connectorThread(male), connectorThread(female)];
+    return outside && inside && male.gender !== female.gender ? { outside, inside } : null;
+  });
+  protected readonly overlay = computed(() => {
+    const threads = this.threads();
+    return threads && threadPairDrawing(threads.outside, threads.inside, { width: 440, height: 190 });
+  });
+  protected readonly fitWords = computed(() => {
+    const threads = this.threads();
+    return threads && inWords(fit(threads.outside, threads.inside));
+  });
+  protected readonly rows = computed(() => {
+    const mating = this.mating();
+    if (!mating) return [];
+    const uses = mating.seal?.consumables.map((c) => `${c.quantity} ${c.item}${c.size ? ` ${c.size}` : ''}`).join(', ');
+    return [
+      ...(uses ? [['Uses', uses]] : []),
+      ...(mating.makeUp ? [['Make-up', `${formatMakeUp(mating.makeUp, this.preferences.system())}. ${mating.makeUp.note ?? ''}`]] : []),
+      ...(mating.dressing ? [['Threads', mating.dressing]] : []),
+    ] as [string, string][];
+  });
+  /** Torque by material, where a torque is a way to make it up. */
+  protected readonly torques = computed(() => {
+    const mating = this.mating();
+    const flare = this.pair()?.find((c) => c.family === 'flare37');
+    if (mating?.outcome !== 'seals' || !mating.makeUp) return [];
+    const choices = mating.kind === 'cone' && flare ? flareTorques(flare.size) : studTorques(mating.makeUp);
+    const system = this.preferences.system();
+    return choices.map((c) => ({
+      materials: c.materials,
+      figure: `${formatQuantity(c.low, 'torque', system, { bare: true })}–${formatQuantity(c.high, 'torque', system)}`,
+      source: c.source,
+    }));
+  });
+  protected readonly names = computed(() => this.pair()?.map((c) => connectorName(c)) ?? []);
+
+  constructor() {
+    effect(() => {
+      const [a, b] = [this.a(), this.b()];
+      untracked(() => {
+        if (a) this.first.set(a);
+        if (b) this.second.set(b);
+      });
+    });
+    // the address holds the pair, so that it can be kept, sent and reloaded
+    effect(() => {
+      const pair = this.pair();
+      if (!pair) return;
+      const [a, b] = pair.map((c) => formatConnector(c));
+      if (a !== untracked(this.a) || b !== untracked(this.b))
+        void untracked(() => this.router.navigate([], { queryParams: { a: this.first(), b: this.second() }, replaceUrl: true }));
+    });
+  }
+
+  protected swap(): void {
+    const [first, second] = [this.first(), this.second()];
+    this.first.set(second);
+    this.second.set(first);
+  }
+}
+
+function read(text: string): Connector | null {
+  try {
+    return parseConnector(text);
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError) return null;
+    throw error;
+  }
+}
