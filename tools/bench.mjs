@@ -22,6 +22,45 @@ async function measure(name, rounds, work) {
   console.log(`${name.padEnd(52)} ${String(rounds).padStart(5)} ${at(0.5)} ${at(0.95)} ${at(1)}`);
 }
 
+/** How often the right thread is named first, and first or second, when the calliper is out by up to a tenth. */
+function namingShare(pitchKnown) {
+  let state = 1;
+  const chance = () => (state = (state * 16807) % 2147483647) / 2147483647;
+  let asked = 0;
+  let first = 0;
+  let second = 0;
+  for (const side of ['external', 'internal'])
+    for (const thread of core.measurableThreads(side))
+      for (let i = 0; i < 20; i++) {
+        const named = core.identifyThread({
+          side,
+          diameterMm: core.basicDiameter(thread, side) + (chance() * 2 - 1) * 0.1,
+          uncertaintyMm: 0.1,
+          taper: thread.taperPerMm > 0 ? 'tapered' : 'parallel',
+          ...(pitchKnown ? { pitchMm: thread.pitchMm } : {}),
+        });
+        asked += 1;
+        if (named[0]?.designation === thread.designation) first += 1;
+        else if (named[1]?.designation === thread.designation) second += 1;
+      }
+  const percent = (n) => `${((n / asked) * 100).toFixed(1)} %`;
+  console.log(
+    `naming within ±0.1 mm, pitch ${pitchKnown ? 'known' : 'unknown'}: ${percent(first)} first, ${percent(first + second)} first or second, of ${asked}`,
+  );
+}
+
+// the first full matrix, before anything has been worked out or compiled
+const everyEnd = core.everyConnector();
+const [males, females] = ['male', 'female'].map((gender) => everyEnd.filter((c) => c.gender === gender));
+const matrixStart = performance.now();
+for (const male of males) for (const female of females) core.mate(male, female);
+const matrixMs = performance.now() - matrixStart;
+console.log(
+  `full mating matrix, ${males.length} males × ${females.length} females, all sizes and seats, from cold: ${matrixMs.toFixed(0)} ms`,
+);
+namingShare(true);
+namingShare(false);
+
 const { url, stop } = await throwawayServer();
 try {
   const call = async (method, path, body) => {
@@ -55,6 +94,19 @@ try {
   await measure('GET the export', 50, () => call('GET', `/api/jobs/${jobId}/export`));
   await measure('GET the parts list as CSV', 50, () => call('GET', `/api/jobs/${jobId}/parts.csv`));
   await measure('POST an import', 30, (i) => call('POST', '/api/jobs/import', { ...file, job: { ...file.job, number: `B${i}` } }));
+
+  const threads = core.measurableThreads('external');
+  await measure('identifyThread, pitch known, with its look-alikes', 1000, (i) => {
+    const { majorMm, pitchMm } = threads[i % threads.length];
+    return core.identifyThread({ side: 'external', diameterMm: majorMm, pitchMm })[0].lookAlikes.length;
+  });
+  await measure('identifyThread, pitch unknown', 1000, (i) =>
+    core.identifyThread({ side: 'external', diameterMm: threads[i % threads.length].majorMm }),
+  );
+  await measure('the mating matrix round one size', 100, () => core.matingMatrix('9/16-18 UNF'));
+  await measure('POST a calliper reading', 100, () =>
+    call('POST', '/api/calliper/readings', { fitting: 'f01', jaws: 'outside', place: 'span' }),
+  );
 
   const ends = catalogue.hoseEnds.filter((e) => e.angleDeg === 0 && e.connector.family === 'flare37');
   const pairs = document.ports.flatMap((port) => ends.map((end) => ({ from: port.connector, to: end.connector })));

@@ -40,6 +40,22 @@ try {
       ready: (p) => p.getByRole('heading', { name: /New port/ }),
       act: (p) => p.getByLabel('Port in one line').fill('m18x1.5 f washer'),
     },
+    {
+      name: 'bench',
+      path: '/bench/name',
+      ready: (p) => p.getByLabel('Over the crests'),
+      act: async (p) => {
+        await p.getByLabel('Over the crests').fill('13.87');
+        await p.getByLabel('Pitch', { exact: true }).fill('1.5');
+        await p.getByRole('button', { name: 'parallel' }).click();
+      },
+    },
+    {
+      name: 'bench-pair',
+      path: `/bench/pair?a=${encodeURIComponent('m14x1.5 m washer')}&b=${encodeURIComponent('orb6 f')}`,
+      ready: (p) => p.getByText('Does not join'),
+    },
+    { name: 'bench-matrix', path: '/bench/matrix', theme: 'dark', ready: (p) => p.getByRole('heading', { name: /into/ }) },
     { name: 'lines', path: line(4), ready: (p) => p.getByRole('button', { name: /^Take way/ }).first() },
     {
       name: 'lines-dark',

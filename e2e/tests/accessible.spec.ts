@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import axe, { type AxeResults } from 'axe-core';
 import { jobByNumber } from './shop.js';
 
@@ -11,6 +11,15 @@ const views = [
   ['cut', 'cut'],
   ['order', 'order'],
 ] as const;
+const benches = ['name', 'pair', 'matrix', 'drill'] as const;
+
+async function expectNoFault(page: Page): Promise<void> {
+  await page.evaluate(axe.source);
+  const { violations } = await page.evaluate(() => window.axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] }));
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`).join(' | ')}`)).toEqual(
+    [],
+  );
+}
 
 for (const theme of ['light', 'dark'] as const) {
   for (const [name, path] of views) {
@@ -25,13 +34,23 @@ for (const theme of ['light', 'dark'] as const) {
           .first()
           .click();
       if (name === 'survey') await page.getByLabel('Port in one line').fill('npt 1/8 femlae');
-      await page.evaluate(axe.source);
-      const { violations } = await page.evaluate(() => window.axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] }));
-      expect(
-        violations.map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`).join(' | ')}`),
-      ).toEqual([]);
+      await expectNoFault(page);
     });
   }
+
+  test(`thread bench, ${theme}: nothing axe finds fault with`, async ({ page }) => {
+    await page.addInitScript((t) => localStorage.setItem('gewinde.theme', t), theme);
+    for (const path of benches) {
+      await page.goto(`/bench/${path}`);
+      if (path === 'name') await page.getByLabel('Over the crests').fill('9.7');
+      if (path === 'drill') await page.getByLabel('Who is at the bench').fill('Axe');
+      await page.keyboard.press('Enter');
+      await expect(
+        page.locator(path === 'name' ? 'g-thread-card' : path === 'drill' ? 'g-calliper-panel' : '.g-verdict').first(),
+      ).toBeVisible();
+      await expectNoFault(page);
+    }
+  });
 }
 
 test('on a tablet the inspector slides over and nothing runs out of the page', async ({ page, request }) => {
@@ -40,6 +59,11 @@ test('on a tablet the inspector slides over and nothing runs out of the page', a
   for (const path of ['survey', 'lines', 'cut', 'order']) {
     await page.goto(`/job/${job.id}/${path}`);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Magpie');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
+  }
+  for (const path of benches) {
+    await page.goto(`/bench/${path}`);
+    await expect(page.getByRole('link', { name: 'Pair check' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
   }
   await page.goto(`/job/${job.id}/lines`);

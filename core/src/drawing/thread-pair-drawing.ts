@@ -5,6 +5,10 @@ import { insideFlanks, outsideFlanks, radiusAt, type Flanks } from './thread-fla
 
 const MOST_TURNS = 10;
 const BELOW = 32;
+/** A thread far too small is not slid further than this, in pitches. */
+const MOST_SHIFT = 0.45;
+/** Free length left of the mouth, in pitches of the coarser thread. */
+const LEAD = 1.25;
 
 /**
  * Two threads drawn over one another at one scale: the hole hatched above, the outside thread below, screwed in as far as it goes
@@ -20,11 +24,11 @@ export function threadPairDrawing(outside: Thread, inside: Thread, size: { width
   const [int, ext] = [threadData(inside.designation), threadData(outside.designation)];
   const high = Math.max(int.majorMm, ext.majorMm) / 2 + 0.55 * pitch;
   const low = Math.min(int.minorInternalMm, ext.smallEnd ? ext.minorExternalMm - 0.5 : ext.minorExternalMm) / 2 - 0.5 * pitch;
-  const span = length + 1.6 * pitch;
+  const span = length + (LEAD + 1.3) * pitch;
   const scale = Math.min((size.width - 20) / span, (size.height - BELOW - 24) / (high - low));
   const top = 20 + (size.height - BELOW - 24 - (high - low) * scale) / 2;
   const left = (size.width - span * scale) / 2;
-  const x = (u: number): number => left + (u + 0.8 * pitch) * scale;
+  const x = (u: number): number => left + (u + LEAD * pitch) * scale;
   const y = (r: number): number => top + (high - r) * scale;
   const onSheet = (flanks: Flanks): Point[] => flanks.map(([u, r]): Point => [x(u), y(r)]);
   const holeLine = onSheet(hole);
@@ -64,7 +68,7 @@ function seated(flanks: Flanks, outside: Thread, inside: Thread, found: ThreadFi
   const smaller = found.verdict === 'same' ? found.playMm / 2 : Math.max(0, found.playMm - basicPlay) / 2;
   const half = ((Math.min(outside.flankAngleDeg, inside.flankAngleDeg) / 2) * Math.PI) / 180;
   const drift = Math.abs(ext.pitchMm - int.pitchMm) < 1e-6 ? 0 : Math.sign(ext.pitchMm - int.pitchMm);
-  const along = -drift * Math.max(0, found.playMm / 2) * Math.tan(half);
+  const along = -drift * Math.min(Math.max(0, found.playMm / 2) * Math.tan(half), MOST_SHIFT * outside.pitchMm);
   return flanks.map(([u, r]) => [u + along, r - smaller] as const);
 }
 

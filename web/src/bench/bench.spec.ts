@@ -299,7 +299,7 @@ describe('the drill', () => {
     expect(view.find('.g-verdict').textContent).toContain('It is M14×1.5');
     expect(view.find('.g-verdict').textContent).toContain('taken for one another');
     expect(view.find('.g-table').textContent).toContain('9/16-18 UNF');
-    expect(view.find('.count').textContent).toContain('0 %');
+    expect(view.find('dl.count').textContent).toContain('0 %');
   });
 
   it('says when the server does not answer', async () => {
