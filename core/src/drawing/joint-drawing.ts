@@ -11,6 +11,7 @@ import { advance, startFrame, type Frame } from './frame.js';
 import type { Section } from './section.js';
 import type { Drawing, Shape } from './shape.js';
 
+const LARGEST_SCALE = 6.5;
 const STUB_MM = 9;
 const APART_MM = 3;
 const WASHER_MM = 1.5;
@@ -37,7 +38,7 @@ export function jointDrawing(a: Connector, b: Connector, size: { width: number; 
       : drawPort(partner, bareConnector(right), { hatch: 135, view: 'half' }, gap > 0);
   const seal = mating.outcome === 'seals' ? drawSeal(plane, mating, left, 1, 1) : [];
   const parts = nut || hose ? [...male, ...other, ...seal] : [...other, ...male, ...seal];
-  return fitted(parts, size.width, size.height, title(a, b), 4, 'middle');
+  return fitted(parts, size.width, size.height, title(a, b), LARGEST_SCALE, 'middle');
 }
 
 function title(a: Connector, b: Connector): string {
@@ -64,7 +65,7 @@ function throughSheet(male: Connector, size: { width: number; height: number }, 
       { hatch: 30, view: 'half' },
     ),
   ];
-  return fitted(parts, size.width, size.height, words, 4, 'middle');
+  return fitted(parts, size.width, size.height, words, LARGEST_SCALE, 'middle');
 }
 
 /** A hose end or the sleeve of a quick connector, open to the left. */

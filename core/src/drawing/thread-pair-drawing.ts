@@ -4,7 +4,7 @@ import type { Drawing, Point, Shape } from './shape.js';
 import { insideFlanks, outsideFlanks, radiusAt, type Flanks } from './thread-flanks.js';
 
 const MOST_TURNS = 10;
-const BELOW = 32;
+const BELOW = 44;
 /** A thread far too small is not slid further than this, in pitches. */
 const MOST_SHIFT = 0.45;
 /** Free length left of the mouth, in pitches of the coarser thread. */
@@ -35,6 +35,7 @@ export function threadPairDrawing(outside: Thread, inside: Thread, size: { width
   const studLine = onSheet(stud);
   const studEnd = studLine[studLine.length - 1]![0];
   const end = length + 0.8 * pitch;
+  const mark = bindMark(found, outside, x, y(low), y(low) + 22);
   const shapes: Shape[] = [
     { kind: 'area', points: [[x(0), y(high)], ...holeLine, [x(end), y(high)]], fill: 'component', stroke: 'none', hatch: 45 },
     { kind: 'area', points: [[studLine[0]![0], y(low)], ...studLine, [studEnd, y(low)]], fill: 'section', stroke: 'none', hatch: 135 },
@@ -47,8 +48,15 @@ export function threadPairDrawing(outside: Thread, inside: Thread, size: { width
     { kind: 'line', points: [[x(0), y(high)], ...holeLine], stroke: 'outline' },
     { kind: 'line', points: [...studLine, [studEnd, y(low)]], stroke: 'outline' },
     { kind: 'text', at: [x(0) + 6, y(high) - 6], text: inside.designation, size: 13, anchor: 'start', role: 'text' },
-    { kind: 'text', at: [x(0), size.height - 8], text: outside.designation, size: 13, anchor: 'start', role: 'text' },
-    ...bindMark(found, outside, x, y(low), y(low) + 22),
+    {
+      kind: 'text',
+      at: [studLine[0]![0], y(low) + (mark.length > 0 ? 40 : 16)],
+      text: outside.designation,
+      size: 13,
+      anchor: 'start',
+      role: 'text',
+    },
+    ...mark,
   ];
   return {
     width: size.width,

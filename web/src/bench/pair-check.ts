@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router } from '@angular/router';
 import {
+  compounds,
   connectorName,
   connectorThread,
   ConnectorSyntaxError,
@@ -13,6 +14,7 @@ import {
   jointDrawing,
   mate,
   parseConnector,
+  sealants,
   studTorques,
   threadPairDrawing,
   type Connector,
@@ -23,6 +25,7 @@ import { DrawingView } from '../shared/drawing';
 import { NotationInput } from '../shared/notation-input';
 import { SealGlyph } from '../shared/seal-glyph';
 
+const OIL_WORDS = { good: 'yes', short: 'not for long', never: 'never' } as const;
 const VERDICTS: Record<Mating['outcome'], string> = { seals: 'Seals', leaks: 'Screws in and leaks', 'does-not-join': 'Does not join' };
 
 /** Any two connectors side by side: whether they join, whether they seal, and why, with both drawn as far together as they go. */
@@ -52,7 +55,7 @@ export class PairCheck {
   protected readonly verdict = computed(() => (this.mating() ? VERDICTS[this.mating()!.outcome] : ''));
   protected readonly joint = computed(() => {
     const pair = this.pair();
-    return pair && jointDrawing(...pair, { width: 440, height: 250 });
+    return pair && jointDrawing(...pair, { width: 440, height: 360 });
   });
   private readonly threads = computed(() => {
     const pair = this.pair();
@@ -63,7 +66,7 @@ export class PairCheck {
   });
   protected readonly overlay = computed(() => {
     const threads = this.threads();
-    return threads && threadPairDrawing(threads.outside, threads.inside, { width: 440, height: 190 });
+    return threads && threadPairDrawing(threads.outside, threads.inside, { width: 440, height: 360 });
   });
   protected readonly fitWords = computed(() => {
     const threads = this.threads();
@@ -92,6 +95,21 @@ export class PairCheck {
       source: c.source,
     }));
   });
+  /** What the ring may be made of, where a ring seals. */
+  protected readonly rings = computed(() =>
+    this.mating()?.kind === 'o-ring'
+      ? compounds.map((c) => ({
+          name: c.name,
+          span: `${this.temperature(c.minC, true)} to ${this.temperature(c.maxC)}`,
+          oil: OIL_WORDS[c.fluids['hot synthetic oil']],
+          note: c.note,
+        }))
+      : [],
+  );
+  /** Sealant by place, where a taper seals. */
+  protected readonly sealants = computed(() =>
+    this.mating()?.kind === 'taper' ? sealants.filter((s) => s.place !== 'parallel or cone') : [],
+  );
   protected readonly names = computed(() => this.pair()?.map((c) => connectorName(c)) ?? []);
 
   constructor() {
@@ -110,6 +128,10 @@ export class PairCheck {
       if (a !== untracked(this.a) || b !== untracked(this.b))
         void untracked(() => this.router.navigate([], { queryParams: { a: this.first(), b: this.second() }, replaceUrl: true }));
     });
+  }
+
+  private temperature(celsius: number, bare = false): string {
+    return formatQuantity(celsius, 'temperature', this.preferences.system(), { bare });
   }
 
   protected swap(): void {

@@ -1,6 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { connectorThread, formatConnector, formatMakeUp, jointNames, type AssembledLine, type LineJoint } from '@gewinde/core';
+import { RouterLink } from '@angular/router';
+import {
+  connectorThread,
+  fit,
+  formatConnector,
+  formatMakeUp,
+  inWords,
+  jointNames,
+  lookAlikesInWords,
+  threadPairDrawing,
+  type AssembledLine,
+  type LineJoint,
+} from '@gewinde/core';
 import { Preferences } from '../data/preferences';
+import { DrawingView } from '../shared/drawing';
 import { SealGlyph } from '../shared/seal-glyph';
 
 const VERDICT = { seals: 'Seals', leaks: 'Will leak', 'does-not-join': 'Does not join' } as const;
@@ -9,7 +22,7 @@ const VERDICT = { seals: 'Seals', leaks: 'Will leak', 'does-not-join': 'Does not
 @Component({
   selector: 'g-joint-inspector',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SealGlyph],
+  imports: [DrawingView, RouterLink, SealGlyph],
   templateUrl: './joint-inspector.html',
   styleUrl: './inspector.scss',
 })
@@ -24,6 +37,26 @@ export class JointInspector {
   protected readonly pair = computed(() =>
     this.joint().connectors?.map((c) => ({ notation: formatConnector(c), thread: connectorThread(c)?.designation })),
   );
+  private readonly threads = computed(() => {
+    const connectors = this.joint().connectors;
+    const male = connectors?.find((c) => c.gender === 'male');
+    const female = connectors?.find((c) => c.gender === 'female');
+    const outside = male && connectorThread(male);
+    const inside = female && connectorThread(female);
+    return outside && inside ? { outside, inside } : null;
+  });
+  /** The two threads over one another. */
+  protected readonly drawn = computed(() => {
+    const threads = this.threads();
+    if (!threads) return null;
+    const { outside, inside } = threads;
+    return { drawing: threadPairDrawing(outside, inside, { width: 262, height: 118 }), words: inWords(fit(outside, inside)) };
+  });
+  /** What the male thread is first taken for, and the test that settles it. */
+  protected readonly alike = computed(() => {
+    const threads = this.threads();
+    return threads ? lookAlikesInWords(threads.outside, 'external', 1)[0] : undefined;
+  });
   protected readonly makeUp = computed(() => {
     const makeUp = this.joint().mating.makeUp;
     return makeUp ? { figure: formatMakeUp(makeUp, this.preferences.system()), note: makeUp.note } : null;
