@@ -3,10 +3,48 @@ import { mate, metricPortRings, parseConnector, washerFor } from '../src/index.j
 const outcome = (a: string, b: string) => mate(parseConnector(a), parseConnector(b)).outcome;
 
 describe('which faces seal with which (SAE J514, SAE J1926, ASME B1.20.1, ISO 9974, ISO 6149; common practice)', () => {
-  const males = ['an6 m', 'orb6 m', 'npt 1/4 m', 'm14x1.5 m washer', 'm14x1.5 m oring', 'banjo m14x1.5', 'barb 3/8'];
-  const females = ['an6 f swivel', 'orb6 f', 'npt 1/4 f', 'm14x1.5 f washer', 'm14x1.5 f oring', 'hose 3/8'];
+  const males = [
+    'an6 m',
+    'orb6 m',
+    'npt 1/4 m',
+    'm14x1.5 m washer',
+    'm14x1.5 m oring',
+    'banjo m14x1.5',
+    'barb 3/8',
+    'r 1/4 m',
+    'g 1/4 m washer',
+    'g 1/4 m cone',
+    'cone24 m14x1.5 m',
+    'keg m14x1.5 m',
+  ];
+  const females = [
+    'an6 f swivel',
+    'orb6 f',
+    'npt 1/4 f',
+    'm14x1.5 f washer',
+    'm14x1.5 f oring',
+    'hose 3/8',
+    'rc 1/4 f',
+    'rp 1/4 f',
+    'g 1/4 f',
+    'g 1/4 f swivel',
+    'cone24 m14x1.5 f swivel',
+  ];
   /** s seals, l leaks, x does not join; a row a male, in the order above. */
-  const table = ['slxxxx', 'lsxxxx', 'xxsxxx', 'xxxslx', 'xxxlsx', 'xxxslx', 'xxxxxs'];
+  const table = [
+    'slxxxxxxxxx',
+    'lsxxxxxxxxx',
+    'xxsxxxxxxxx',
+    'xxxslxxxxxl',
+    'xxxlsxxxxxl',
+    'xxxslxxxxxl',
+    'xxxxxsxxxxx',
+    'xxlxxxssllx',
+    'xxxxxxllslx',
+    'xxxxxxlllsx',
+    'xxxllxxxxxs',
+    'xxxssxxxxxl',
+  ];
 
   for (const [i, male] of males.entries())
     for (const [j, female] of females.entries())

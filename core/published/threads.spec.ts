@@ -140,7 +140,7 @@ describe('AS568 900 series: boss rings, inch (from memory)', () => {
   it('go over their thread: a ring is smaller than the thread it seals, by no more than a fifth', () => {
     for (const [dash, { insideMm }] of Object.entries(bossRings)) {
       if (!inchStraightThreads[dash]) continue;
-      const major = threadData(`${inchStraightThreads[dash]!.diameter}-${inchStraightThreads[dash]!.tpi}`).majorMm;
+      const major = threadData(`${inchStraightThreads[dash].diameter}-${inchStraightThreads[dash].tpi}`).majorMm;
       expect(insideMm).toBeLessThan(major);
       expect(insideMm).toBeGreaterThan(major * 0.75);
     }

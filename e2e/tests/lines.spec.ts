@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { copyOfMagpie, saved } from './shop.js';
+import { copyOfMagpie, jobByNumber, saved } from './shop.js';
 
 test('a joint that does not join is shown everywhere, and another way puts it right', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'L-1');
@@ -93,4 +93,25 @@ test('another hose keeps a way where it still fits, and drops it where it does n
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /L4/ }).first()).toBeVisible();
   await expect(saved(page)).toBeVisible();
+});
+
+test('a joint shows its threads over one another and leads to the thread bench and back', async ({ page, request }) => {
+  const { job, lines } = await jobByNumber(request, '2403');
+  await page.goto(`/job/${job.id}/lines/${lines.find((l) => l.number === 8)!.id}`);
+  await page
+    .getByRole('button', { name: /^Joint 6/ })
+    .first()
+    .click();
+  const inspector = page.getByLabel('Inspector');
+  await expect(inspector.getByRole('figure')).toContainText('binds after');
+  await inspector.getByRole('link', { name: 'On the thread bench' }).click();
+  await expect(page.locator('.g-verdict')).toContainText('Does not join');
+  await page.getByRole('link', { name: /^Back to 2403/ }).click();
+  await expect(page).toHaveURL(/\/lines/);
+  await page.keyboard.press('/');
+  await page.getByLabel('Find a line, port, part or command').fill('what joins');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('table')).toBeVisible();
+  await page.keyboard.press('1');
+  await expect(page).toHaveURL(/\/survey/);
 });

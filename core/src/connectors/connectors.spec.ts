@@ -179,6 +179,7 @@ describe('every family', () => {
     ['3/8-30 f washer', /has no size 3\/8-30/],
     ['flange 2x44 bore 20 bore 22', /second bore/],
     ['g 1/4 m washer oring', /second seat/],
+    ['g 1/4 f washer swivel', /swivel nut has no "washer"/],
   ])('%s is refused: %s', (text, message) => expect(mistake(text).message).toMatch(message));
 
   it('is found by the thread it carries', () => {

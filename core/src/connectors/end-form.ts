@@ -114,7 +114,8 @@ export function endForm(given: Connector): EndForm {
       const tube = dashToMm(Number(c.size));
       return { lengthMm: 14 + tube, reachMm: 4 + tube * 0.4, boreMm: tube * 0.8, hexMm: tube * 2, outsideMm: tube * 2 };
     }
-    default: {
+    case 'spigot':
+    case 'inner': {
       const bore = boreSizeMm(c.size);
       return { lengthMm: 12 + bore * 1.2, reachMm: 0, boreMm: bore * 0.72, hexMm: bore * 1.3, outsideMm: bore * 1.12 };
     }

@@ -9,7 +9,9 @@ export function connectorsOf(family: Family): Connector[] {
       const seats = seatsFor(family, size, gender)
         .filter((seat) => seat !== family.plainSeat)
         .map((seat): Connector => ({ ...plain, seat }));
-      const swivels: Connector[] = family.maySwivel && gender === 'female' ? [plain, ...seats].map((c) => ({ ...c, swivel: true })) : [];
+      const mayTurn = (c: Connector): boolean => !c.seat || (family.swivelSeats?.includes(c.seat) ?? true);
+      const swivels: Connector[] =
+        family.maySwivel && gender === 'female' ? [plain, ...seats].filter(mayTurn).map((c) => ({ ...c, swivel: true })) : [];
       return [plain, ...seats, ...swivels];
     }),
   );

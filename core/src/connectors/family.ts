@@ -31,6 +31,8 @@ export interface Family {
   /** The gender meant when none is typed. */
   readonly plainGender?: 'male' | 'female';
   readonly maySwivel: boolean;
+  /** The seats a swivel nut may have, where not all of them. */
+  readonly swivelSeats?: readonly string[];
   readonly shape: EndShape;
   /** Half angle of the cone it seals on, where it has one. */
   readonly coneHalfAngleDeg?: number;

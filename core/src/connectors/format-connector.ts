@@ -26,7 +26,9 @@ export function formatConnector(c: Connector): string {
     case 'bore':
       if (family.id === 'barb') return `${c.gender === 'male' ? 'barb' : 'hose'} ${size}`;
       return family.genders.length === 1 ? `${word} ${size}` : `${word} ${size}${end}`;
-    default:
+    case 'pipe':
+    case 'flange':
+    case 'inner':
       return `${word} ${size}${end}`;
   }
 }

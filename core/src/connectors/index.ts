@@ -1,6 +1,7 @@
 export { connectorKey, sameConnector, type Connector, type Gender } from './connector.js';
 export { ConnectorSchema } from './connector-schema.js';
 export { families, familyById, seatsFor, type Family, type EndShape } from './family.js';
+export { cone24Sizes } from './metric-families.js';
 export { inchStraightThreads, flare45Threads } from './flare-sizes.js';
 export { ConnectorSyntaxError } from './connector-syntax-error.js';
 export { parseConnector } from './parse-connector.js';

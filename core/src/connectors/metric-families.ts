@@ -17,7 +17,7 @@ const postSizes =
     .map((size) => size.replace('_', ' '));
 
 /** 24° cone: tube size and series (L light, S heavy) by thread. Source: ISO 8434-1, from memory. */
-export const cone24Tubes: Readonly<Record<string, readonly string[]>> = {
+export const cone24Sizes: Readonly<Record<string, readonly string[]>> = {
   'M12x1.5': ['6l'],
   'M14x1.5': ['8l', '6s'],
   'M16x1.5': ['10l', '8s'],
@@ -77,10 +77,10 @@ export const metricFamilies: readonly Family[] = [
     id: 'cone24',
     name: '24° cone',
     sizeKind: 'metric',
-    sizes: Object.keys(cone24Tubes),
+    sizes: Object.keys(cone24Sizes),
     words: ['cone24'],
-    seats: [...new Set(Object.values(cone24Tubes).flat())],
-    seatsOf: (size) => cone24Tubes[size] ?? [],
+    seats: [...new Set(Object.values(cone24Sizes).flat())],
+    seatsOf: (size) => cone24Sizes[size] ?? [],
     genders: ['male', 'female'],
     maySwivel: true,
     shape: 'flare',

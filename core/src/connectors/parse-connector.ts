@@ -140,6 +140,14 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
         'Leave it away.',
         formatConnector({ ...base, ...extra }),
       );
+    if (extra.seat && family.swivelSeats && !family.swivelSeats.includes(extra.seat))
+      throw new ConnectorSyntaxError(
+        `A swivel nut has no "${seat!.token.text}".`,
+        seat!.token.position,
+        seat!.token.text.length,
+        'It seals on its cone. Leave the word away.',
+        formatConnector({ ...base, swivel: true }),
+      );
     extra.swivel = true;
   }
   return { ...base, ...extra };

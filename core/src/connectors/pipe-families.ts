@@ -95,6 +95,7 @@ export const pipeFamilies: readonly Family[] = [
     seats: ['washer', 'oring', 'cone'],
     genders: ['male', 'female'],
     maySwivel: true,
+    swivelSeats: ['cone'],
     shape: 'stud',
     coneHalfAngleDeg: 30,
     thread: (size) => britishThread('G', size),

@@ -45,7 +45,8 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
         `"${token.text}" is not a hose bore.`,
         `Type it as ${family.words[0]} 3/8${family.sizes.includes('10mm') ? ` or ${family.words[0]} 10mm` : ''}.`,
       );
-    default:
+    case 'flange':
+    case 'inner':
       return fail(`"${token.text}" is not a size of ${family.name}.`, 'Type what it carries: orb10, npt 1/4.');
   }
 }

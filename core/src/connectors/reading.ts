@@ -46,7 +46,13 @@ function takeToken(reading: Reading, token: Token, text: string): void {
     case 'tube':
       takeSeat(reading, token, `${Number(token.parts[0])}${token.parts[1]!.toLowerCase()}`);
       return;
-    default:
+    case 'metric':
+    case 'bolts':
+    case 'inch-thread':
+    case 'millimetres':
+    case 'fraction':
+    case 'dash':
+    case 'number':
       if (reading.size) throw twice(token, `A second size: "${reading.size.text}" stands already.`);
       reading.size = token;
   }

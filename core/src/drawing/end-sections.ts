@@ -107,7 +107,9 @@ export function endSections(given: Connector, boreMm: number): EndSections {
         body.push({ from: 2 + i * step, to: 2 + (i + 1) * step, radius: form.outsideMm / 2, radiusTo: form.outsideMm * 0.44, bore });
       return { body };
     }
-    default:
+    case 'banjo':
+    case 'hole':
+    case 'inner':
       return { body: [] };
   }
 }

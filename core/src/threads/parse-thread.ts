@@ -23,8 +23,10 @@ export function parseThread(designation: string): Thread {
   if (found) return found;
   const read = readThread(designation);
   if (!read) throw new UnknownThreadError(designation);
-  if (known.size < 5000) known.set(designation, read);
-  return read;
+  // one object a thread, however it is written, so that what is worked out for it is found again
+  const thread = known.get(read.designation) ?? read;
+  if (known.size < 5000) known.set(read.designation, thread).set(designation, thread);
+  return thread;
 }
 
 function readThread(designation: string): Thread | undefined {

@@ -61,7 +61,11 @@ function tolerances(thread: Thread): Tolerances {
     case 'G':
     case 'Rp':
       return britishTolerances(thread);
-    default: {
+    case 'NPT':
+    case 'NPTF':
+    case 'R':
+    case 'Rc':
+    case 'keg': {
       // a taper thread may stand one turn off its gauge plane either way
       const turn = thread.pitchMm * thread.taperPerMm;
       return { classes: 'gauge ±1 turn', allowance: -turn, major: 2 * turn, pitch: 2 * turn, pitchInside: turn, minorInside: turn };

@@ -6,6 +6,7 @@ import {
   formatBoth,
   formatDash,
   formatDecimal,
+  formatQuantity,
   formatInches,
   fractionToNumber,
   houseUnits,
@@ -81,4 +82,13 @@ describe('figures', () => {
   it.each(['', '1/', '/2', '1/0', 'a', '1 2'])('refuse the fraction "%s"', (text) =>
     expect(() => fractionToNumber(text)).toThrow(RangeError),
   );
+});
+
+describe('inches as threads are measured', () => {
+  it.each([
+    [14, 4, '0.5512\u2009in'],
+    [25.4, 4, '1\u2009in'],
+    [-0.127, 3, '−0.005\u2009in'],
+  ])('%d mm with %d places', (mm, inchDecimals, shown) => expect(formatQuantity(mm, 'length', 'inch', { inchDecimals })).toBe(shown));
+  it('leaves millimetres alone', () => expect(formatQuantity(14, 'length', 'metric', { inchDecimals: 4 })).toBe('14\u2009mm'));
 });

@@ -9,7 +9,8 @@ describe('the drill', () => {
   const idOf = (thread: string, side = 'external') => mysteryTray.find((f) => f.thread === thread && f.side === side)!.id;
   const answer = (fitting: string, said: string, apprentice = 'first') =>
     shop.call('POST', '/api/drill/answers', { apprentice, fitting, answer: said });
-  const results = (apprentice = 'first') => shop.call<{ asked: number; right: number; weak: object[] }>('GET', `/api/drill?apprentice=${apprentice}`);
+  const results = (apprentice = 'first') =>
+    shop.call<{ asked: number; right: number; weak: object[] }>('GET', `/api/drill?apprentice=${apprentice}`);
 
   it('starts with nothing known', async () => expect((await results()).body).toEqual({ asked: 0, right: 0, weak: [] }));
 

@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { measurableThreads } from '@gewinde/core';
 import { Router } from '@angular/router';
 import { openSampleJob, render, settle } from '../../test/open-job';
 import { Drill } from './drill';
@@ -142,6 +143,53 @@ describe('naming a thread', () => {
   });
 });
 
+describe('the calliper, live', () => {
+  /** The stream as the browser gives it, played by the test. */
+  class Stream {
+    static last: Stream;
+    readonly heard = new Map<string, (event: { data: string }) => void>();
+    closed = false;
+    constructor(readonly url: string) {
+      Stream.last = this;
+    }
+    addEventListener(name: string, on: (event: { data: string }) => void): void {
+      this.heard.set(name, on);
+    }
+    close(): void {
+      this.closed = true;
+    }
+  }
+
+  it('takes what it sends until it is stopped, and says when it does not answer', async () => {
+    const { view } = await bench();
+    const real = globalThis.EventSource;
+    globalThis.EventSource = Stream as never;
+    try {
+      await view.choose('Fitting from the mystery tray', 'f01');
+      await view.press('button', 'Live');
+      expect(Stream.last.url).toBe('/api/calliper/live?fitting=f01&jaws=outside&place=crest');
+      Stream.last.heard.get('reading')!({ data: JSON.stringify({ mm: 9.66, place: 'crest' }) });
+      await view.stable();
+      expect(view.find('output').textContent).toMatch(/9\.66\smm/);
+      expect((view.find('g-quantity-input input') as HTMLInputElement).value).toMatch(/^9\.66/);
+      await view.press('button', 'Stop');
+      expect(Stream.last.closed).toBe(true);
+      await view.press('button', 'Live');
+      Stream.last.heard.get('error')!({ data: '' });
+      await view.stable();
+      expect(view.find('g-calliper-panel .g-error').textContent).toContain('The calliper does not answer.');
+      expect(view.find('button', 'Live').getAttribute('aria-pressed')).toBe('false');
+      await view.press('button', 'Live');
+      Stream.last.heard.get('off')!({ data: '{}' });
+      await view.stable();
+      expect(view.all('g-calliper-panel .g-error')).toHaveLength(0);
+      expect(view.find('button', 'Live').getAttribute('aria-pressed')).toBe('false');
+    } finally {
+      globalThis.EventSource = real;
+    }
+  });
+});
+
 describe('the map on the bench', () => {
   it('moves by keys and buttons, hides a system, and boxes the measurement', async () => {
     const { view } = await bench();
@@ -183,6 +231,20 @@ describe('the map on the bench', () => {
 });
 
 describe('the card', () => {
+  it('is whole for every thread of the library, on either side', async () => {
+    await openSampleJob();
+    const card = await render(ThreadCard, { designation: 'M14×1.5', side: 'external' });
+    for (const side of ['external', 'internal'] as const)
+      for (const thread of measurableThreads(side).filter((_, i) => i % 6 === 0)) {
+        card.fixture.componentRef.setInput('side', side);
+        card.fixture.componentRef.setInput('designation', thread.designation);
+        await card.stable();
+        expect(card.find('h2').textContent).toBe(thread.designation);
+        expect(card.all('dl > div').length).toBeGreaterThanOrEqual(4);
+        expect(card.text()).not.toMatch(/NaN|undefined/);
+      }
+  });
+
   it('says how a taper goes in, and where the thread is met', async () => {
     await openSampleJob();
     const card = await render(ThreadCard, { designation: '1/8-27 NPT', side: 'external', system: 'inch' });
@@ -203,6 +265,21 @@ describe('the pair check', () => {
     expect(pair.all('figure')).toHaveLength(2);
     await pair.press('button', 'Swap');
     expect(pair.find('.g-verdict').textContent).toContain('Seals');
+  });
+
+  it('tells the compounds of a ring, and the sealant of a taper by its place', async () => {
+    await openSampleJob();
+    const ring = await render(PairCheck, { a: 'orb6 m', b: 'orb6 f' });
+    const rows = ring.all('.g-table tbody tr').map((r) => r.textContent.replace(/\s+/g, ' '));
+    expect(rows.find((r) => r.includes('EPDM'))).toContain('never');
+    expect(rows.find((r) => r.includes('(FKM)'))).toMatch(/−20 to 200/);
+    const taper = await render(PairCheck, { a: 'r 1/8 m', b: 'rc 1/8 f' });
+    expect(taper.find('caption').textContent).toContain('Sealant by place');
+    expect(taper.text()).toContain('PTFE tape, two turns');
+    expect(taper.text()).toContain('turbo feed');
+    const flare = await render(PairCheck, { a: 'an8 m', b: 'an8 f swivel' });
+    expect(flare.all('.g-table')).toHaveLength(0);
+    expect(flare.text()).toContain('aluminium nut');
   });
 
   it('follows what is typed, holds the pair in the address, and waits while one cannot be read', async () => {

@@ -84,6 +84,7 @@ export class CalliperPanel {
     const fitting = this.fitting();
     if (this.live()) return this.off();
     if (!fitting) return;
+    this.problem.set(null);
     this.live.set(true);
     this.stream = this.api.live(fitting.id, this.jaws(), this.place()).subscribe({
       next: (reading) => this.take(reading),

@@ -1,13 +1,4 @@
-import {
-  basicDiameter,
-  lookAlikesOf,
-  measurableThreads,
-  parseThread,
-  pitchWords,
-  type Side,
-  type Thread,
-  type ThreadSystem,
-} from '@gewinde/core';
+import { basicDiameter, lookAlikesOf, measurableThreads, parseThread, pitchWords, type Side, type Thread } from '@gewinde/core';
 import { shortName } from './thread-marks';
 
 /** A row of the map: all threads of one pitch. */

@@ -74,6 +74,15 @@ describe('the joint in words', () => {
       expect(joint.text()).toContain(words);
   });
 
+  it('draws the two threads over one another, names the look-alike, and leads to the bench', async () => {
+    await openSampleJob();
+    const joint = await render(JointInspector, { joint: assembled().joints[0], line: assembled() });
+    expect(joint.find('figure svg').getAttribute('aria-label')).toContain('M14×1.5 in M14×1.5');
+    expect(joint.find('figcaption').textContent).toContain('made for each other');
+    expect(joint.find('.alike').textContent).toMatch(/Taken for\s+9\/16-18 UNF/);
+    expect(joint.find('a.bench').getAttribute('href')).toBe('/bench/pair?a=m14x1.5%20f%20washer&b=m14x1.5%20m%20washer');
+  });
+
   it('says why a joint fails and what to do', async () => {
     await openSampleJob();
     const joint = await render(JointInspector, { joint: assembled(leaking).joints[5], line: assembled(leaking) });
@@ -87,6 +96,7 @@ describe('the joint in words', () => {
     const joint = await render(JointInspector, { joint: assembled().joints[2], line: assembled() });
     expect(joint.text()).toContain('Olive end -6, straight, 37° swivel');
     expect(joint.text()).toContain('gap 1 mm');
+    expect(joint.all('figure')).toHaveLength(0);
   });
 });
 

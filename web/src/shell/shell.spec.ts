@@ -68,6 +68,21 @@ describe('the keys', () => {
     expect(TestBed.inject(Preferences).system()).toBe('metric');
   });
 
+  it('open the thread bench: a view of its own, and in the survey at the port', async () => {
+    await openSampleJob();
+    const keyboard = TestBed.inject(KeyboardCommands);
+    const router = TestBed.inject(Router);
+    const navigate = jest.spyOn(router, 'navigate');
+    const heard: string[] = [];
+    keyboard.toView.subscribe((c) => heard.push(c));
+    keyboard.pressed(key('t'));
+    expect(navigate).toHaveBeenCalledWith(['/bench']);
+    jest.spyOn(router, 'url', 'get').mockReturnValue('/job/job/survey?component=block');
+    keyboard.pressed(key('t'));
+    expect(heard).toEqual(['thread-bench']);
+    expect(navigate).toHaveBeenCalledTimes(1);
+  });
+
   it('open a new line from any step', async () => {
     await openSampleJob();
     const router = jest.spyOn(TestBed.inject(Router), 'navigate');
@@ -88,6 +103,7 @@ describe('the finder', () => {
     expect(await kinds('m14x1.5 f')).toContain('port');
     expect(await kinds('swap units')).toEqual(['command']);
     expect(await kinds('elbow 90 npt 1/4')).toContain('part');
+    expect(await kinds('thread bench')).toEqual(['view', 'view', 'view', 'view']);
     expect(await kinds('zzzz')).toEqual([]);
     expect(finder.text()).toContain('Nothing is called that.');
   });

@@ -1,3 +1,7 @@
+import { signal } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { parseConnector } from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { document, ports } from '../../../core/testing/sample-job';
 import { openSampleJob, render, settle } from '../../test/open-job';
 import { PortForm } from './port-form';
@@ -48,6 +52,21 @@ describe('the port form', () => {
     await form.stable();
     expect(form.find('.g-error').textContent).toContain('The server does not answer.');
     expect(form.notation().value).toBe('npt 1/8 f');
+  });
+
+  it('opens the thread bench for the side of the port, and takes over what it names', async () => {
+    await openSampleJob();
+    const result = Promise.resolve(parseConnector('rc 1/8 f'));
+    const dialog = { componentInstance: { start: signal<unknown>(null) }, result };
+    const open = jest.spyOn(TestBed.inject(NgbModal), 'open').mockReturnValue(dialog as never);
+    const form = await render(PortForm, { component: block });
+    await form.typeNotation('an6 m');
+    await form.press('button', 'What thread is this?');
+    await settle();
+    await form.stable();
+    expect(open).toHaveBeenCalledTimes(1);
+    expect(dialog.componentInstance.start()).toEqual({ port: 'New port on block', side: 'external' });
+    expect(form.notation().value).toBe('rc 1/8 f');
   });
 
   it('fills itself with a port to change, and saves the change', async () => {

@@ -74,7 +74,8 @@ describe('the calliper over HTTP', () => {
 
   it('gives a reading, and refuses the wrong jaws and a fitting that is not there', async () => {
     const outside = mysteryTray.find((f) => f.side === 'external')!.id;
-    const read = (body: object) => shop.call<Reading & { code?: string; field?: string; message?: string }>('POST', '/api/calliper/readings', body);
+    const read = (body: object) =>
+      shop.call<Reading & { code?: string; field?: string; message?: string }>('POST', '/api/calliper/readings', body);
     expect((await read({ fitting: outside, jaws: 'outside', place: 'crest' })).body.mm).toBeGreaterThan(5);
     expect((await read({ fitting: outside, jaws: 'outside', place: 'span' })).body.pitches).toBeGreaterThanOrEqual(4);
     const wrong = await read({ fitting: outside, jaws: 'inside', place: 'crest' });

@@ -1,0 +1,88 @@
+import { cone24Sizes, flareTorques, mate, parseConnector, taperEngagement, washerFor } from '../src/index.js';
+
+const makeUp = (a: string, b: string) => mate(parseConnector(a), parseConnector(b)).makeUp!;
+
+/** Values are from memory of the sources named. */
+describe('SAE J514 practice: flats from wrench resistance of a 37° nut (from memory)', () => {
+  it.each([
+    ['4', 1.5, 1.75],
+    ['6', 1, 1.5],
+    ['8', 1, 1.5],
+    ['12', 1, 1.25],
+    ['16', 0.75, 1],
+  ])('-%s', (dash, low, high) => expect(makeUp(`an${dash} m`, `an${dash} f`)).toMatchObject({ kind: 'flats', low, high, unit: 'flats' }));
+});
+
+describe('FAA AC 43.13-1B: aluminium flare nuts, lbf·in (from memory)', () => {
+  it.each([
+    ['4', 50, 65],
+    ['6', 75, 125],
+    ['8', 150, 250],
+    ['10', 200, 350],
+    ['12', 300, 500],
+    ['16', 500, 700],
+  ])('-%s', (dash, low, high) => {
+    const aluminium = flareTorques(dash).find((t) => t.materials === 'aluminium nut')!;
+    const inch = 0.112985; // N·m
+    expect(aluminium.low / (low * inch)).toBeCloseTo(1, 1);
+    expect(aluminium.high / (high * inch)).toBeCloseTo(1, 1);
+  });
+});
+
+describe('SAE J1926-3: steel boss studs, N·m (from memory)', () => {
+  it.each([
+    ['4', 20],
+    ['6', 33],
+    ['8', 65],
+    ['10', 100],
+    ['12', 170],
+    ['16', 270],
+  ])('-%s takes about %d', (dash, nominal) => {
+    const { low, high } = makeUp(`orb${dash} m`, `orb${dash} f`);
+    expect(low).toBeLessThanOrEqual(nominal);
+    expect(high).toBeGreaterThanOrEqual(nominal);
+  });
+});
+
+describe('taper pipe: turns past finger tight (SAE J514 practice, from memory)', () => {
+  it.each(['1/8', '1/4', '3/8', '1/2', '3/4'])('%s takes two to three', (size) => {
+    expect(makeUp(`npt ${size} m`, `npt ${size} f`)).toMatchObject({ kind: 'turns', low: 2, high: 3 });
+    expect(makeUp(`r ${size} m`, `rc ${size} f`)).toMatchObject({ kind: 'turns', low: 2, high: 3 });
+  });
+  it('and the gauge length of NPT 1/2 is four and a half turns by hand (ASME B1.20.1)', () =>
+    expect(taperEngagement('1/2-14 NPT')!.byHandTurns).toBeCloseTo(4.48, 2));
+});
+
+describe('ISO 8434-1: tube and thread of the 24° cone, light and heavy series (from memory)', () => {
+  it.each([
+    ['M12x1.5', ['6l']],
+    ['M16x1.5', ['10l', '8s']],
+    ['M18x1.5', ['12l', '10s']],
+    ['M22x1.5', ['15l', '14s']],
+    ['M26x1.5', ['18l']],
+    ['M30x2', ['22l', '20s']],
+    ['M36x2', ['28l', '25s']],
+    ['M45x2', ['35l']],
+  ])('%s', (thread, tubes) => expect(cone24Sizes[thread]).toEqual(tubes));
+
+  it('so that one thread serves two tubes, which do not seal with one another', () => {
+    for (const [thread, tubes] of Object.entries(cone24Sizes)) {
+      if (tubes.length < 2) continue;
+      const [light, heavy] = tubes;
+      const size = thread.toLowerCase();
+      expect(mate(parseConnector(`cone24 ${size} m ${light}`), parseConnector(`cone24 ${size} f ${heavy} swivel`)).outcome).toBe('leaks');
+      expect(mate(parseConnector(`cone24 ${size} m ${light}`), parseConnector(`cone24 ${size} f ${light} swivel`)).outcome).toBe('seals');
+    }
+  });
+});
+
+describe('DIN 7603 washers for British threads, mm (from memory)', () => {
+  it.each([
+    [9.728, '10 × 14 × 1'],
+    [13.157, '14 × 18 × 1.5'],
+    [16.662, '17 × 21 × 1.5'],
+    [20.955, '21 × 26 × 1.5'],
+    [26.441, '27 × 32 × 2'],
+    [33.249, '33 × 39 × 2'],
+  ])('over %d mm', (bolt, size) => expect(washerFor(bolt).size).toBe(size));
+});
