@@ -184,3 +184,64 @@ test('an apprentice names fittings, is told what settles a mistake, and the resu
   await page.getByRole('button', { name: 'Forget these results' }).click();
   await expect(page.getByRole('table')).toBeHidden();
 });
+
+test('the bench is worked from the keyboard alone', async ({ page }) => {
+  await page.goto('/bench/name');
+  await page.getByRole('link', { name: 'Name a thread' }).focus();
+  const tabTo = async (name: string) => {
+    for (let i = 0; i < 60; i++) {
+      await page.keyboard.press('Tab');
+      const at = await page.evaluate(() => {
+        const e = document.activeElement as HTMLElement;
+        const label = e.getAttribute('aria-label') ?? e.closest('label')?.querySelector('span')?.textContent ?? e.textContent;
+        return label.trim();
+      });
+      if (at.startsWith(name)) return;
+    }
+    throw new Error(`"${name}" is not reached with Tab`);
+  };
+  await tabTo('Inside thread');
+  await page.keyboard.press('Space');
+  await tabTo('Across the hole');
+  await page.keyboard.type('8.55');
+  await tabTo('or threads per inch');
+  await page.keyboard.type('28');
+  await tabTo('tapered');
+  await page.keyboard.press('Enter');
+  await tabTo('Thread map');
+  await page.keyboard.press('+');
+  await tabTo('Rc 1/8');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('g-thread-card h2')).toHaveText('Rc 1/8');
+  await tabTo('G 1/8');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('g-thread-card h2')).toHaveText('G 1/8');
+});
+
+test('with the server away the bench still names threads, and says what it cannot do', async ({ page }) => {
+  await page.goto('/bench/name');
+  const tray = page.getByLabel('Fitting from the mystery tray');
+  await tray.selectOption({ index: 3 });
+  await page.route('**/api/**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Take a reading' }).click();
+  await expect(page.getByText('The server does not answer.')).toBeVisible();
+  await page.getByRole('button', { name: 'Live' }).click();
+  await expect(page.getByText('The calliper does not answer.')).toBeVisible();
+  await page.getByRole('button', { name: 'Outside thread' }).click();
+  await figure(page, 'Over the crests', '19.9');
+  await figure(page, 'Pitch', '1.5');
+  await expect(names(page).first()).toContainText('M20×1.5');
+  await page.unroute('**/api/**');
+  await page.getByRole('button', { name: 'Live' }).click();
+  await expect(page.locator('output.live')).toContainText(/\d/);
+});
+
+test('the pair check and the matrix read well on a tablet, and an odd address does no harm', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.goto('/bench/matrix?size=banana');
+  await expect(page.getByRole('rowheader', { name: 'an6 m' })).toBeVisible();
+  await page.goto('/bench/pair?a=banana&b=orb6%20f');
+  await expect(page.getByText('"banana" is not a word of the notation.')).toBeVisible();
+  await page.goto('/bench/nowhere');
+  await expect(page).toHaveURL(/\/$/);
+});

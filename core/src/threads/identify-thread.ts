@@ -32,7 +32,7 @@ const SHOWN_LOOK_ALIKES = 12;
 /**
  * Names a thread from what was measured, best first.
  *
- * The score is a posterior probability. Each thread of the library is as likely as any other before measuring; it then predicts
+ * The score is a posterior probability. Before measuring, all threads of the library are equally likely; each predicts
  * the diameter anywhere between its smallest (least material, 0.08 mm of wear; small end of a taper) and largest size, one time in
  * four at its basic size, blurred by the uncertainty; the pitch within 0.012 mm; and the taper right 99 times in 100. A small share is kept for threads that are not
  * in the library, so that figures which suit nothing score low throughout.
