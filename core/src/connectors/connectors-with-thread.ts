@@ -27,3 +27,17 @@ export function connectorsWithThread(designation: string, side: Side): readonly 
   }
   return list;
 }
+
+/** Families that are only known here so that they are not taken for something else. */
+const RECOGNISED_ONLY = ['inverted', 'bubble'];
+const met = new Map<string, boolean>();
+
+/** Whether engine plumbing meets this thread on some connector, outside or inside. @throws {UnknownThreadError} */
+export function isMetInPlumbing(designation: string): boolean {
+  let found = met.get(designation);
+  if (found === undefined) {
+    const all = [...connectorsWithThread(designation, 'external'), ...connectorsWithThread(designation, 'internal')];
+    met.set(designation, (found = all.some((c) => !RECOGNISED_ONLY.includes(c.family))));
+  }
+  return found;
+}

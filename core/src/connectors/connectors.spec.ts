@@ -7,6 +7,7 @@ import {
   connectorsWithThread,
   everyConnector,
   formatConnector,
+  isMetInPlumbing,
   parseConnector,
 } from './index.js';
 
@@ -189,5 +190,7 @@ describe('every family', () => {
     expect(found('Rc 1/8', 'internal')).toEqual(['rc 1/8 f']);
     expect(found('G 1/4', 'internal')).toEqual(expect.arrayContaining(['g 1/4 f', 'rp 1/4 f']));
     expect(found('M10×1', 'internal')).toContain('m10x1 f washer');
+    expect(['M14×1.5', '9/16-18 UNF', 'R 1/8', '1/4-18 NPT'].map(isMetInPlumbing)).toEqual([true, true, true, true]);
+    expect(['3/4-18 UNS', '9/16-24 UNEF', 'M39×4'].map(isMetInPlumbing)).toEqual([false, false, false]);
   });
 });

@@ -9,5 +9,5 @@ export { formatConnector } from './format-connector.js';
 export { describeConnector, connectorName, connectorThread, type ConnectorDescription } from './describe-connector.js';
 export { bareConnector } from './bare-connector.js';
 export { connectorsOf, everyConnector } from './every-connector.js';
-export { connectorsWithThread } from './connectors-with-thread.js';
+export { connectorsWithThread, isMetInPlumbing } from './connectors-with-thread.js';
 export { endForm, shapeOf, boreSizeMm, flangeFigures, type EndForm } from './end-form.js';

@@ -1,4 +1,4 @@
-import { connectorThread, everyConnector, familyById, type Connector } from '../connectors/index.js';
+import { connectorThread, everyConnector, families, familyById, type Connector } from '../connectors/index.js';
 import { parseThread, type Thread } from '../threads/index.js';
 import { mate } from './mate.js';
 import type { Mating } from './mating.js';
@@ -21,7 +21,7 @@ const NEIGHBOURHOOD_MM = 1.25;
 export function matingMatrix(designation: string): MatingMatrix {
   const centre = parseThread(designation);
   const near = everyConnector().filter((c) => matters(c) && isNear(connectorThread(c), centre));
-  const order = [...near].sort((a, b) => offset(a, centre) - offset(b, centre) || a.family.localeCompare(b.family));
+  const order = [...near].sort((a, b) => offset(a, centre) - offset(b, centre) || rank(a) - rank(b));
   const males = order.filter((c) => c.gender === 'male');
   const females = order.filter((c) => c.gender === 'female');
   return { males, females, cells: males.map((male) => females.map((female) => mate(male, female))) };
@@ -29,6 +29,11 @@ export function matingMatrix(designation: string): MatingMatrix {
 
 function isNear(thread: Thread | undefined, centre: Thread): boolean {
   return thread !== undefined && Math.abs(thread.majorMm - centre.majorMm) <= NEIGHBOURHOOD_MM;
+}
+
+/** Families in the order of the trade. */
+function rank(c: Connector): number {
+  return families.findIndex((f) => f.id === c.family);
 }
 
 function offset(c: Connector, centre: Thread): number {

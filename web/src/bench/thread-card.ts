@@ -5,6 +5,7 @@ import {
   familyById,
   formatConnector,
   formatQuantity,
+  isMetInPlumbing,
   lookAlikesInWords,
   parseThread,
   taperEngagement,
@@ -13,6 +14,7 @@ import {
   threadLimits,
   threadSystem,
   type Connector,
+  type LookAlike,
   type Side,
   type UnitSystem,
 } from '@gewinde/core';
@@ -88,7 +90,12 @@ export class ThreadCard {
   });
   protected readonly alike = computed(() => {
     const side = this.side();
-    const own = lookAlikesInWords(this.thread(), side, SHOWN_ALIKE);
-    return own.length > 0 ? own : lookAlikesInWords(this.thread(), undefined, SHOWN_ALIKE);
+    const own = nearestFirst(lookAlikesInWords(this.thread(), side));
+    return (own.length > 0 ? own : nearestFirst(lookAlikesInWords(this.thread()))).slice(0, SHOWN_ALIKE);
   });
+}
+
+/** Threads that plumbing meets before those of bolts and instruments; the nearest first in both. */
+function nearestFirst(list: readonly LookAlike[]): LookAlike[] {
+  return [...list.filter((a) => isMetInPlumbing(a.designation)), ...list.filter((a) => !isMetInPlumbing(a.designation))];
 }

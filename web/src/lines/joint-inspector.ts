@@ -6,6 +6,7 @@ import {
   formatConnector,
   formatMakeUp,
   inWords,
+  isMetInPlumbing,
   jointNames,
   lookAlikesInWords,
   threadPairDrawing,
@@ -52,10 +53,10 @@ export class JointInspector {
     const { outside, inside } = threads;
     return { drawing: threadPairDrawing(outside, inside, { width: 262, height: 118 }), words: inWords(fit(outside, inside)) };
   });
-  /** What the male thread is first taken for, and the test that settles it. */
+  /** What plumbing thread the male one is first taken for, and the test that settles it. */
   protected readonly alike = computed(() => {
     const threads = this.threads();
-    return threads ? lookAlikesInWords(threads.outside, 'external', 1)[0] : undefined;
+    return threads && lookAlikesInWords(threads.outside, 'external').find((a) => isMetInPlumbing(a.designation));
   });
   protected readonly makeUp = computed(() => {
     const makeUp = this.joint().mating.makeUp;
