@@ -1,8 +1,8 @@
 export { connectorKey, sameConnector, type Connector, type Gender } from './connector.js';
 export { ConnectorSchema } from './connector-schema.js';
 export { families, familyById, seatsFor, type Family, type EndShape } from './family.js';
-export { cone24Sizes } from './metric-families.js';
-export { inchStraightThreads, flare45Threads } from './flare-sizes.js';
+export { cone24Sizes } from './families/metric-families.js';
+export { inchStraightThreads, flare45Threads } from './families/flare-sizes.js';
 export { ConnectorSyntaxError } from './connector-syntax-error.js';
 export { parseConnector } from './parse-connector.js';
 export { formatConnector } from './format-connector.js';

@@ -1,8 +1,8 @@
 import { bareConnector, connectorName, connectorThread, familyById, flangeFigures, type Connector } from '../connectors/index.js';
-import { fit, type Thread } from '../threads/index.js';
+import { fit, type Thread, type ThreadFit } from '../threads/index.js';
 import { leakReason, turnsInWords, wedgeReason, wedges } from './leaks.js';
 import type { Mating } from './mating.js';
-import { sealingPair } from './sealing-pairs.js';
+import { sealingPair } from './joints/sealing-pairs.js';
 
 /**
  * Whether two connectors join, and whether they seal: with what, how tight, and why. The order of the two does not matter; a weld
@@ -26,27 +26,34 @@ export function mate(first: Connector, second: Connector): Mating {
 
 function threaded(male: Connector, female: Connector, outside: Thread, inside: Thread): Mating {
   const found = fit(outside, inside);
-  const leaks = (reason: string): Mating => ({ outcome: 'leaks', kind: 'none', reason, source: familyById(female.family).standard });
+  const leaks = (reason: string): Mating => ({
+    outcome: 'leaks',
+    kind: 'none',
+    reason,
+    fit: found,
+    source: familyById(female.family).standard,
+  });
   if (found.verdict === 'same') return leaks(leakReason(male, female, outside.designation));
   if (wedges(outside, inside, found)) return leaks(wedgeReason(male, outside, inside, found));
-  const pair = `${outside.designation} into ${inside.designation}`;
+  return { ...apart(wrongThread(`${outside.designation} into ${inside.designation}`, found, outside, inside)), fit: found };
+}
+
+/** What happens with a thread that is not the right one. */
+function wrongThread(pair: string, found: ThreadFit, outside: Thread, inside: Thread): string {
   switch (found.verdict) {
     case 'binds':
-      return apart(
-        found.bindsBy === 'taper'
-          ? `${pair} starts, then wedges after about ${turnsInWords(found.turnsToBind!)} on a thread that is not its own: it feels tight and leaks.`
-          : `${pair} starts, ${found.playMm > 0.3 ? 'rocks, ' : ''}then binds after about ${turnsInWords(found.turnsToBind!)}: it looks right, and strips or leaks. The pitch gauge settles it.`,
-      );
+      return found.bindsBy === 'taper'
+        ? `${pair} starts, then wedges after about ${turnsInWords(found.turnsToBind!)} on a thread that is not its own: it feels tight and leaks.`
+        : `${pair} starts, ${found.playMm > 0.3 ? 'rocks, ' : ''}then binds after about ${turnsInWords(found.turnsToBind!)}: it looks right, and strips or leaks. The pitch gauge settles it.`;
     case 'loose':
-      return apart(
-        outside.pitchMm !== inside.pitchMm || found.playMm > outside.pitchMm || found.engagement < 0.4
-          ? `${pair} goes in and rocks: the threads hardly touch, it pulls out under load.`
-          : `${pair} goes in with ${found.playMm.toFixed(1)} mm of play and seals on nothing.`,
-      );
+      return outside.pitchMm !== inside.pitchMm || found.playMm > outside.pitchMm || found.engagement < 0.4
+        ? `${pair} goes in and rocks: the threads hardly touch, it pulls out under load.`
+        : `${pair} goes in with ${found.playMm.toFixed(1)} mm of play and seals on nothing.`;
     case 'slides-in':
-      return apart(`${pair} slides in without touching a thread: it is far too small.`);
+      return `${pair} slides in without touching a thread: it is far too small.`;
+    case 'same':
     case 'no-entry':
-      return apart(`${pair} does not start.`);
+      return `${pair} does not start.`;
   }
 }
 

@@ -1,3 +1,4 @@
+import type { ThreadFit } from '../threads/index.js';
 import type { MakeUp } from './make-up.js';
 
 export interface Consumable {
@@ -17,6 +18,8 @@ export interface Mating {
   /** Plain words a fabricator would use. */
   readonly reason: string;
   readonly makeUp?: MakeUp;
+  /** How the two threads fit, where they do not seal. */
+  readonly fit?: ThreadFit;
   /** What must or must not go on the threads. */
   readonly dressing?: string;
   /** Where the figures come from. */

@@ -83,7 +83,7 @@ export class Matrix {
   protected readonly counts = computed(() => {
     const all = this.matrix().cells.flat();
     const of = (outcome: Mating['outcome']): number => all.filter((m) => m.outcome === outcome).length;
-    const starts = all.filter((m) => m.outcome === 'does-not-join' && /starts|goes in/.test(m.reason)).length;
+    const starts = all.filter((m) => this.mark(m) === 'starts').length;
     return { seals: of('seals'), leaks: of('leaks'), starts };
   });
 
@@ -93,9 +93,9 @@ export class Matrix {
   }
 
   /** What a cell shows: it seals, it leaks, it starts and binds, or nothing happens. */
-  protected mark({ outcome, reason }: Mating): 'seals' | 'leaks' | 'starts' | 'none' {
+  protected mark({ outcome, fit }: Mating): 'seals' | 'leaks' | 'starts' | 'none' {
     if (outcome !== 'does-not-join') return outcome;
-    return /starts|goes in/.test(reason) ? 'starts' : 'none';
+    return fit?.verdict === 'binds' || fit?.verdict === 'loose' ? 'starts' : 'none';
   }
 
   protected words(i: number, j: number): string {

@@ -45,7 +45,8 @@ let inputs = 0;
       display: block;
     }
     .g-input {
-      font-size: 17px;
+      padding-inline: var(--figure-inset, 9px);
+      font-size: var(--figure-size, 17px);
     }
     .g-error:empty {
       display: none;

@@ -51,7 +51,8 @@ export class Survey {
     inject(KeyboardCommands)
       .toView.pipe(takeUntilDestroyed())
       .subscribe((command) => {
-        if (command === 'thread-bench') void this.portForm()?.openBench();
+        const form = this.portForm();
+        if (command === 'thread-bench') void (form ? form.openBench() : this.router.navigate(['/bench']));
         else if (command !== 'new-line') this.move(command === 'next' ? 1 : -1);
       });
     effect(() => {

@@ -1,7 +1,7 @@
-import type { Connector } from '../connectors/index.js';
+import type { Connector } from '../../connectors/index.js';
 import { coneJoints } from './cone-joints.js';
 import { flangeJoint, hoseJoints } from './hose-joints.js';
-import type { Mating } from './mating.js';
+import type { Mating } from '../mating.js';
 import { ringJoints } from './ring-joints.js';
 import type { SealingPair } from './sealing-pair.js';
 import { taperJoints } from './taper-joints.js';

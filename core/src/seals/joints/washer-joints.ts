@@ -1,9 +1,9 @@
-import { connectorThread, type Connector } from '../connectors/index.js';
-import { formatDash } from '../units/index.js';
-import { banjoMakeUp, bossMakeUp, washerMakeUp } from './make-up.js';
-import type { Mating } from './mating.js';
+import { connectorThread, type Connector } from '../../connectors/index.js';
+import { formatDash } from '../../units/index.js';
+import { banjoMakeUp, bossMakeUp, washerMakeUp } from '../make-up.js';
+import type { Mating } from '../mating.js';
 import type { SealingPair } from './sealing-pair.js';
-import { bondedWasherFor, washerFor } from './washers.js';
+import { bondedWasherFor, washerFor } from '../washers.js';
 
 const flat = (m: Connector, f: Connector): boolean => m.seat === 'washer' && f.seat === 'washer';
 

@@ -1,6 +1,6 @@
-import { connectorThread, type Connector } from '../connectors/index.js';
-import { bossMakeUp, washerMakeUp } from './make-up.js';
-import { bossRings, metricPortRings } from './o-rings.js';
+import { connectorThread, type Connector } from '../../connectors/index.js';
+import { bossMakeUp, washerMakeUp } from '../make-up.js';
+import { bossRings, metricPortRings } from '../o-rings.js';
 import { RING_DRESSING, type SealingPair } from './sealing-pair.js';
 
 const majorOf = (c: Connector): number => connectorThread(c)!.majorMm;

@@ -1,5 +1,5 @@
-import { coneMakeUp, cuttingRingMakeUp, flareMakeUp } from './make-up.js';
-import type { Mating } from './mating.js';
+import { coneMakeUp, cuttingRingMakeUp, flareMakeUp } from '../make-up.js';
+import type { Mating } from '../mating.js';
 import { DRY, type SealingPair } from './sealing-pair.js';
 
 const metalToMetal = { method: 'metal to metal, dry', consumables: [] };

@@ -1,5 +1,5 @@
-import type { Connector } from '../connectors/index.js';
-import type { Mating } from './mating.js';
+import type { Connector } from '../../connectors/index.js';
+import type { Mating } from '../mating.js';
 
 /** One kind of joint that seals: when two connectors make it, and all that goes with it. */
 export interface SealingPair {

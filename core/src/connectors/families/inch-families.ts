@@ -1,5 +1,5 @@
-import { parseThread, unThread, type Thread } from '../threads/index.js';
-import type { Family } from './family.js';
+import { parseThread, unThread, type Thread } from '../../threads/index.js';
+import type { Family } from './family-entry.js';
 import { flare45Threads, inchStraightThreads, invertedFlareThreads } from './flare-sizes.js';
 
 const from =

@@ -1,5 +1,5 @@
-import { formatDash } from '../units/index.js';
-import { clampMakeUp, flangeMakeUp, gasketMakeUp, pushMakeUp } from './make-up.js';
+import { formatDash } from '../../units/index.js';
+import { clampMakeUp, flangeMakeUp, gasketMakeUp, pushMakeUp } from '../make-up.js';
 import type { SealingPair } from './sealing-pair.js';
 
 const clamped = (male: string, reason: string): SealingPair => ({

@@ -1,5 +1,5 @@
-import { connectorThread } from '../connectors/index.js';
-import { taperMakeUp } from './make-up.js';
+import { connectorThread } from '../../connectors/index.js';
+import { taperMakeUp } from '../make-up.js';
 import type { SealingPair } from './sealing-pair.js';
 
 const DRESSING = 'Sealant on the male only, first two threads bare. Liquid keeps shreds out of the oil; tape is the other school.';

@@ -1,4 +1,4 @@
-import type { Family } from './family.js';
+import type { Family } from './family-entry.js';
 
 const bores = ['1/8', '5/32', '3/16', '1/4', '5/16', '3/8', '1/2', '5/8', '3/4', '7/8', '1', '1 1/8', '1 1/4', '1 3/8', '1 1/2', '2'];
 const wide = ['1 3/4', '2 1/4', '2 1/2', '2 3/4', '3', '3 1/2', '4'];

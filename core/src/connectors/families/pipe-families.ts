@@ -1,5 +1,5 @@
-import { britishPipeSizes, britishThread, npsmThread, nptSizes, nptThread } from '../threads/index.js';
-import type { Family } from './family.js';
+import { britishPipeSizes, britishThread, npsmThread, nptSizes, nptThread } from '../../threads/index.js';
+import type { Family } from './family-entry.js';
 
 const american = nptSizes.map((row) => row.size);
 const british = britishPipeSizes.map((row) => row.size);

@@ -1,5 +1,5 @@
-import { unThread } from '../threads/index.js';
-import type { Family } from './family.js';
+import { unThread } from '../../threads/index.js';
+import type { Family } from './family-entry.js';
 import { inchStraightThreads } from './flare-sizes.js';
 
 const dashes = Object.keys(inchStraightThreads);

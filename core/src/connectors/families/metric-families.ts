@@ -1,5 +1,5 @@
-import { kegSizes, kegThread, metricThread, parseThread, type Thread } from '../threads/index.js';
-import type { Family } from './family.js';
+import { kegSizes, kegThread, metricThread, parseThread, type Thread } from '../../threads/index.js';
+import type { Family } from './family-entry.js';
 
 /** Metric threads of ports, studs and senders. Which pitches the trade meets is common practice. */
 const metricPlumbing = (
