@@ -1,3 +1,4 @@
+import { formatQuantity, type UnitSystem } from '../units/index.js';
 import { basicDiameter } from './measured-span.js';
 import { pitchWords } from './measurement.js';
 import { fit } from './fit.js';
@@ -16,12 +17,18 @@ const SPANNED = 8;
  * How to tell two threads apart with what lies on the bench: pitch gauge over as many threads as it spans, calliper over the crests,
  * calliper at two places for the taper, a known mating part by the fingers. The surest test comes first.
  */
-export function howToTell(a: Thread, b: Thread, side: Side = 'external'): string {
-  const tests = [pitchTest(a, b), diameterTest(a, b, side), taperTest(a, b), flankTest(a, b)].filter((t) => t !== undefined);
+export function howToTell(a: Thread, b: Thread, side: Side = 'external', system: UnitSystem = 'metric'): string {
+  const length = (mm: number, decimals = 1): string => formatQuantity(mm, 'length', system, { decimals, inchDecimals: decimals + 2 });
+  const tests = [pitchTest(a, b, length), diameterTest(a, b, side, length), taperTest(a, b, length), flankTest(a, b)].filter(
+    (t) => t !== undefined,
+  );
   tests.sort((x, y) => y.sureness - x.sureness);
   const said = tests.slice(0, 2).map((t) => t.words);
   return [...said, ...(said.length < 2 ? [fingerTest(a, b, side)] : [])].join(' ');
 }
+
+/** A length in the units of the house. */
+type Length = (mm: number, decimals?: number) => string;
 
 interface BenchTest {
   readonly words: string;
@@ -29,29 +36,29 @@ interface BenchTest {
   readonly sureness: number;
 }
 
-function pitchTest(a: Thread, b: Thread): BenchTest | undefined {
+function pitchTest(a: Thread, b: Thread, length: Length): BenchTest | undefined {
   const apart = Math.abs(a.pitchMm - b.pitchMm);
   const drift = apart * SPANNED;
   if (drift < SEEN_DRIFT_MM) return undefined;
   return {
-    words: `Pitch gauge over ${SPANNED} threads: ${pitchWords(a.pitchMm)} against ${pitchWords(b.pitchMm)}, ${drift.toFixed(1)} mm out at the end.`,
+    words: `Pitch gauge over ${SPANNED} threads: ${pitchWords(a.pitchMm)} against ${pitchWords(b.pitchMm)}, ${length(drift)} out at the end.`,
     sureness: drift / SEEN_DRIFT_MM,
   };
 }
 
-function diameterTest(a: Thread, b: Thread, side: Side): BenchTest | undefined {
+function diameterTest(a: Thread, b: Thread, side: Side, length: Length): BenchTest | undefined {
   const [da, db] = [basicDiameter(a, side), basicDiameter(b, side)];
   const apart = Math.abs(da - db);
   if (apart < SURE_DIAMETER_MM || a.taperPerMm !== b.taperPerMm) return undefined;
   const where = side === 'external' ? 'over the crests' : 'across the hole';
-  return { words: `Calliper ${where}: ${da.toFixed(1)} against ${db.toFixed(1)} mm.`, sureness: apart / SURE_DIAMETER_MM };
+  return { words: `Calliper ${where}: ${length(da)} against ${length(db)}.`, sureness: apart / SURE_DIAMETER_MM };
 }
 
-function taperTest(a: Thread, b: Thread): BenchTest | undefined {
+function taperTest(a: Thread, b: Thread, length: Length): BenchTest | undefined {
   if (a.taperPerMm === b.taperPerMm) return undefined;
   const tapered = a.taperPerMm > 0 ? a : b;
   return {
-    words: `Calliper at two places 8 mm apart: ${tapered.designation} differs by 0.5 mm, ${(tapered === a ? b : a).designation} by nothing.`,
+    words: `Calliper at two places ${length(8, 0)} apart: ${tapered.designation} differs by ${length(0.5)}, ${(tapered === a ? b : a).designation} by nothing.`,
     sureness: 2.5,
   };
 }

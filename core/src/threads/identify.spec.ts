@@ -131,14 +131,17 @@ describe('look-alikes', () => {
   });
 
   it.each([
-    ['M14×1.5', '9/16-18', 'external', /^Pitch gauge over 8 threads: 1.5 mm against 18 per inch, 0.7 mm out/],
+    ['M14×1.5', '9/16-18', 'external', /^Pitch gauge over 8 threads: 1.5 mm against 18 per inch, 0.7\smm out/],
     ['M22×1.5', '7/8-14', 'external', /Pitch gauge/],
-    ['M18×1.5', '11/16-16', 'external', /Calliper over the crests: 18.0 against 17.5 mm/],
-    ['R 1/8', 'G 1/8', 'external', /two places 8 mm apart: R 1\/8 differs by 0.5 mm/],
+    ['M18×1.5', '11/16-16', 'external', /Calliper over the crests: 18\smm against 17.5\smm/],
+    ['R 1/8', 'G 1/8', 'external', /two places 8\smm apart: R 1\/8 differs by 0.5\smm/],
     ['1/2-14 NPT', 'R 1/2', 'external', /55° flanks/],
     ['M18×1.5', '11/16-16', 'internal', /across the hole/],
     ['1/2-14 NPSM', 'G 1/2', 'external', /55° flanks.*fingers|fingers/],
   ] as const)('%s and %s are told apart (%s)', (a, b, side, words) =>
     expect(howToTell(parseThread(a), parseThread(b), side)).toMatch(words),
   );
+
+  it('are told apart in the units of the house', () =>
+    expect(howToTell(parseThread('M18×1.5'), parseThread('11/16-16'), 'external', 'inch')).toMatch(/0.709\sin against 0.688\sin/));
 });

@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../units/index.js';
 import { fit } from './fit.js';
 import { howToTell } from './how-to-tell.js';
 import { threadLibrary, type Side } from './thread-library.js';
@@ -45,11 +46,11 @@ export function lookAlikesOf(thread: Thread): readonly Thread[] {
 }
 
 /** The look-alikes with the bench test that settles each; of one side only where it is given. */
-export function lookAlikesInWords(thread: Thread, side?: Side, limit = Infinity): LookAlike[] {
+export function lookAlikesInWords(thread: Thread, side?: Side, limit = Infinity, system: UnitSystem = 'metric'): LookAlike[] {
   return lookAlikesOf(thread)
     .filter((other) => side === undefined || threadSystem(other.system).sides.includes(side))
     .slice(0, limit)
-    .map((other) => ({ designation: other.designation, howToTell: howToTell(thread, other, side ?? 'external') }));
+    .map((other) => ({ designation: other.designation, howToTell: howToTell(thread, other, side ?? 'external', system) }));
 }
 
 /** How far apart two threads are to hand and eye: diameters in mm, pitches weighted by what they add up to over ten threads. */

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { measurableThreads, parseThread, UnknownThreadError } from '@gewinde/core';
+import { howToTell, measurableThreads, parseThread, UnknownThreadError } from '@gewinde/core';
 import { firstValueFrom } from 'rxjs';
 import { BenchApi, type DrillResults, type DrillVerdict, type FittingSeen } from '../data/bench-api';
+import { Preferences } from '../data/preferences';
 import { CalliperPanel } from './calliper-panel';
 import { MeasurementForm } from './measurement-form';
 import { MeasurementStore } from './measurement-store';
@@ -19,6 +20,7 @@ const NAME_KEPT = 'gewinde.apprentice';
 })
 export class Drill {
   private readonly api = inject(BenchApi);
+  private readonly preferences = inject(Preferences);
   protected readonly store = inject(MeasurementStore);
 
   protected readonly apprentice = signal(localStorage.getItem(NAME_KEPT) ?? '');
@@ -29,6 +31,13 @@ export class Drill {
   protected readonly problem = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly names = computed(() => measurableThreads(this.fitting()?.side ?? 'external').map((t) => t.designation));
+  /** The test that settles a mistake, in the units of the house. */
+  protected readonly settles = computed(() => {
+    const [verdict, fitting] = [this.verdict(), this.fitting()];
+    return verdict && fitting
+      ? howToTell(parseThread(verdict.truth), parseThread(verdict.answer), fitting.side, this.preferences.system())
+      : '';
+  });
   protected readonly rightShare = computed(() => {
     const results = this.results();
     return results && results.asked > 0 ? `${Math.round((results.right / results.asked) * 100)} %` : '–';

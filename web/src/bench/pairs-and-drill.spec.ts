@@ -125,6 +125,7 @@ describe('the drill', () => {
     await view.stable();
     expect(view.find('.g-verdict').textContent).toContain('It is M14×1.5');
     expect(view.find('.g-verdict').textContent).toContain('taken for one another');
+    expect(view.find('.g-verdict').textContent).toContain('Pitch gauge over 8 threads');
     expect(view.find('.g-table').textContent).toContain('9/16-18 UNF');
     expect(view.find('dl.count').textContent).toContain('0 %');
   });

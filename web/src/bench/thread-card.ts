@@ -90,8 +90,11 @@ export class ThreadCard {
   });
   protected readonly alike = computed(() => {
     const side = this.side();
-    const own = nearestFirst(lookAlikesInWords(this.thread(), side));
-    return (own.length > 0 ? own : nearestFirst(lookAlikesInWords(this.thread()))).slice(0, SHOWN_ALIKE);
+    const own = nearestFirst(lookAlikesInWords(this.thread(), side, Infinity, this.system()));
+    return (own.length > 0 ? own : nearestFirst(lookAlikesInWords(this.thread(), undefined, Infinity, this.system()))).slice(
+      0,
+      SHOWN_ALIKE,
+    );
   });
 }
 

@@ -56,7 +56,10 @@ export class JointInspector {
   /** What plumbing thread the male one is first taken for, and the test that settles it. */
   protected readonly alike = computed(() => {
     const threads = this.threads();
-    return threads && lookAlikesInWords(threads.outside, 'external').find((a) => isMetInPlumbing(a.designation));
+    return (
+      threads &&
+      lookAlikesInWords(threads.outside, 'external', Infinity, this.preferences.system()).find((a) => isMetInPlumbing(a.designation))
+    );
   });
   protected readonly makeUp = computed(() => {
     const makeUp = this.joint().mating.makeUp;
