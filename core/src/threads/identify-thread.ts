@@ -2,7 +2,7 @@ import { lookAlikesInWords, type LookAlike } from './look-alikes.js';
 import { basicDiameter, measuredSpan } from './measured-span.js';
 import { checkMeasurement, type CheckedMeasurement, type ThreadMeasurement } from './measurement.js';
 import { alsoCalled, measurableThreads } from './thread-library.js';
-import type { Thread } from './thread.js';
+import type { Thread, ThreadSystem } from './thread.js';
 
 export interface ThreadCandidate {
   readonly designation: string;
@@ -21,21 +21,22 @@ export interface ThreadCandidate {
 const PITCH_SIGMA_MM = 0.012;
 /** One taper reading in a hundred is misjudged. */
 const TAPER_MISJUDGED = 0.01;
+/** How often a system is met against the others before anything is measured; metric tapers are rare (common practice). */
+const PRIOR: Partial<Record<ThreadSystem, number>> = { keg: 0.25 };
 /** Share of threads that are neither worn nor at the edge of their tolerance: they measure their basic size. */
 const FULL_SIZE = 0.25;
 /** Share left for a thread that is not in the library, as a density over 60 mm of diameters. */
 const STRANGER = 0.002 / 60;
 const LEAST_SCORE = 0.002;
 const TIE = 0.9;
-const SHOWN_LOOK_ALIKES = 12;
 
 /**
  * Names a thread from what was measured, best first.
  *
- * The score is a posterior probability. Before measuring, all threads of the library are equally likely; each predicts
- * the diameter anywhere between its smallest (least material, 0.08 mm of wear; small end of a taper) and largest size, one time in
- * four at its basic size, blurred by the uncertainty; the pitch within 0.012 mm; and the taper right 99 times in 100. A small share is kept for threads that are not
- * in the library, so that figures which suit nothing score low throughout.
+ * The score is a posterior probability. Before measuring, all threads of the library are equally likely, but for the rare metric
+ * tapers. Each predicts the diameter anywhere between its smallest (least material, 0.08 mm of wear; small end of a taper) and
+ * largest size, one time in four at its basic size, blurred by the uncertainty; the pitch within 0.012 mm; and the taper right 99
+ * times in 100. A small share is kept for threads that are not in the library, so that figures which suit nothing score low.
  *
  * @throws {ThreadMeasurementError} for figures that cannot be, or that disagree
  * @example identifyThread({ side: 'external', diameterMm: 13.87, pitchMm: 1.5 })[0]?.designation // 'M14×1.5'
@@ -69,13 +70,13 @@ function candidate(thread: Thread, score: number, m: CheckedMeasurement): Thread
     pitchErrorMm: m.pitchMm === undefined ? 0 : m.pitchMm - thread.pitchMm,
     ...(also ? { alsoCalled: also } : {}),
     get lookAlikes() {
-      return (words ??= lookAlikesInWords(thread, m.side, SHOWN_LOOK_ALIKES));
+      return (words ??= lookAlikesInWords(thread, m.side));
     },
   };
 }
 
 function likelihood(thread: Thread, m: CheckedMeasurement): number {
-  let weight = 1;
+  let weight = PRIOR[thread.system] ?? 1;
   if (m.pitchMm !== undefined) weight *= Math.exp(-0.5 * ((m.pitchMm - thread.pitchMm) / PITCH_SIGMA_MM) ** 2);
   if (weight < 1e-9) return 0;
   if (m.taper !== 'unknown') weight *= thread.taperPerMm > 0 === (m.taper === 'tapered') ? 1 - TAPER_MISJUDGED : TAPER_MISJUDGED;
