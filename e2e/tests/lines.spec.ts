@@ -111,7 +111,7 @@ test('a joint shows its threads over one another and leads to the thread bench a
   await page.keyboard.press('/');
   await page.getByLabel('Find a line, port, part or command').fill('what joins');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('table')).toBeVisible();
+  await expect(page.getByRole('table', { name: /What joins what/ })).toBeVisible();
   await page.keyboard.press('1');
   await expect(page).toHaveURL(/\/survey/);
 });

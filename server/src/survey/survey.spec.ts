@@ -1,3 +1,4 @@
+import { formatConnector, type Connector } from '@gewinde/core';
 import { sampleJob, startTestApp } from '../../test/test-app.js';
 
 type Server = Awaited<ReturnType<typeof startTestApp>>;
@@ -27,6 +28,28 @@ describe('ports', () => {
       connector: { size: '1/4' },
       version: 2,
     });
+  });
+
+  it.each([
+    ['rc 1/8', 'rc 1/8 f'],
+    ['bspp 1/4 f', 'g 1/4 f'],
+    ['keg m10x1', 'keg m10x1 m'],
+    ['cone24 m16x1.5 m 10L', 'cone24 m16x1.5 m 10l'],
+    ['post 3/4-16 m', 'post 3/4-16 m'],
+    ['flange 2x44 bore 20', 'flange 2x44 bore20 f'],
+    ['weld bung m18x1.5 f washer', 'bung m18x1.5 f washer'],
+    ['drybreak an10', 'drybreak an10 f'],
+    ['bulkhead an10 f', 'bulkhead an10 f'],
+    ['bead 1 1/4', 'bead 1 1/4'],
+    ['sae45-6 m', 'sae45-6 m'],
+  ])('of every family are kept and exported: %s', async (typed, canonical) => {
+    const { body, status } = await server.call<{ connector: Connector }>('POST', `/api/components/${job.blockId}/ports`, {
+      label: 'p',
+      notation: typed,
+    });
+    expect(status).toBe(201);
+    expect(formatConnector(body.connector)).toBe(canonical);
+    expect((await server.call('GET', `/api/jobs/${job.jobId}/export`)).text).toContain(`"${canonical}"`);
   });
 
   it('point at a notation that cannot be read', async () => {

@@ -17,7 +17,7 @@ import { NameThread } from './name-thread';
         <g-icon name="x-lg" />
       </button>
     </header>
-    <g-name-thread [usable]="true" [side]="start().side" (use)="modal.close($event)" />
+    <g-name-thread [usable]="true" [side]="start().side" [place]="start().place" (use)="modal.close($event)" />
   `,
   styles: `
     :host {
@@ -46,5 +46,9 @@ import { NameThread } from './name-thread';
 })
 export class BenchDialog {
   protected readonly modal = inject(NgbActiveModal);
-  readonly start = signal<{ readonly port: string; readonly side: Side | null }>({ port: '', side: null });
+  readonly start = signal<{ readonly port: string; readonly place: string; readonly side: Side | null }>({
+    port: '',
+    place: '',
+    side: null,
+  });
 }

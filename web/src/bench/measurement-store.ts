@@ -38,10 +38,14 @@ export const nothingMeasured: Figures = {
 
 const KEPT = 'gewinde.bench';
 
-/** The measurement on the bench, what it says, and the thread that is looked at. Kept in the browser over a reload. */
+/**
+ * The measurement on the bench, what it says, and the thread that is looked at. Kept in the browser over a reload; what is measured at
+ * a port is kept apart from it, so that no port is named by the figures of another.
+ */
 @Injectable()
 export class MeasurementStore {
-  readonly figures = signal<Figures>(kept());
+  private readonly key = signal(KEPT);
+  readonly figures = signal<Figures>(kept(KEPT));
   /** The thread whose card is open; the best candidate where none was chosen. */
   readonly picked = signal<string | null>(null);
 
@@ -82,7 +86,14 @@ export class MeasurementStore {
   readonly shown = computed(() => this.picked() ?? this.candidates()[0]?.designation ?? null);
 
   constructor() {
-    effect(() => localStorage.setItem(KEPT, JSON.stringify(this.figures())));
+    effect(() => localStorage.setItem(this.key(), JSON.stringify(this.figures())));
+  }
+
+  /** Turns to the figures of a place of its own, such as a port. */
+  turnTo(place: string): void {
+    this.key.set(`${KEPT}.${place}`);
+    this.figures.set(kept(this.key()));
+    this.picked.set(null);
   }
 
   set(change: Partial<Figures>): void {
@@ -102,9 +113,9 @@ export class MeasurementStore {
   }
 }
 
-function kept(): Figures {
+function kept(key: string): Figures {
   try {
-    const read = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Figures>;
+    const read = JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Figures>;
     const number = (value: unknown): number | null => (typeof value === 'number' && Number.isFinite(value) ? value : null);
     return {
       side: read.side === 'internal' ? 'internal' : 'external',

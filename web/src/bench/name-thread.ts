@@ -21,6 +21,8 @@ export class NameThread {
   /** Inside the survey, a connector can be taken over; the side is that of the port. */
   readonly usable = input(false);
   readonly side = input<Side | null>(null);
+  /** Whose figures these are; the bench's own where it is empty. */
+  readonly place = input('');
   readonly use = output<Connector>();
   protected readonly store = inject(MeasurementStore);
   protected readonly preferences = inject(Preferences);
@@ -28,9 +30,19 @@ export class NameThread {
 
   constructor() {
     effect(() => {
+      const place = this.place();
+      if (place) untracked(() => this.store.turnTo(place));
+    });
+    effect(() => {
       const side = this.side();
       if (side && side !== untracked(this.store.figures).side) untracked(() => this.store.set({ side }));
     });
+  }
+
+  /** Takes a connector over; the figures have done their work. */
+  protected take(connector: Connector): void {
+    this.store.clear();
+    this.use.emit(connector);
   }
 
   /** Opens the card of a thread by its name. */

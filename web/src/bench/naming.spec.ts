@@ -127,6 +127,18 @@ describe('naming a thread', () => {
     expect(view.find('.names > .g-error').textContent).toContain('is not a thread this app knows');
   });
 
+  it('keeps the figures of each port apart', async () => {
+    const { view } = await bench();
+    await view.type('Over the crests', '19.9');
+    const field = (v: typeof view) => (v.find('g-quantity-input input') as HTMLInputElement).value;
+    const port = await render(NameThread, { usable: true, side: 'internal', place: 'block.new' });
+    expect(field(port)).toBe('');
+    await port.type('Across the hole', '12.5');
+    expect(field(await render(NameThread, { usable: true, place: 'turbo.new' }))).toBe('');
+    expect(field(await render(NameThread, { usable: true, place: 'block.new' }))).toBe('12.5\u2009mm');
+    expect(field(await render(NameThread))).toBe('19.9\u2009mm');
+  });
+
   it('fills the port it was opened for', async () => {
     const { view } = await bench({ usable: true, side: 'internal' });
     const used: unknown[] = [];

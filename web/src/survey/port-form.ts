@@ -80,6 +80,7 @@ export class PortForm {
     const connector = this.notationField().connector();
     (dialog.componentInstance as BenchDialogType).start.set({
       port: this.title(),
+      place: `${this.component().id}.${this.editing()?.id ?? 'new'}`,
       side: connector ? (connector.gender === 'male' ? 'external' : 'internal') : 'internal',
     });
     dialog.result.then(

@@ -65,7 +65,7 @@ describe('the port form', () => {
     await settle();
     await form.stable();
     expect(open).toHaveBeenCalledTimes(1);
-    expect(dialog.componentInstance.start()).toEqual({ port: 'New port on block', side: 'external' });
+    expect(dialog.componentInstance.start()).toEqual({ port: 'New port on block', place: 'block.new', side: 'external' });
     expect(form.notation().value).toBe('rc 1/8 f');
   });
 
