@@ -78,3 +78,17 @@ describe('tap drills a shop uses (common practice)', () => {
     ['NPT 1/8', 8.7],
   ])('%s', (designation, drill) => expect(Math.abs(threadData(designation).tapDrillMm - drill)).toBeLessThan(0.25));
 });
+
+describe('the two pipe worlds side by side (ASME B1.20.1, ISO 7-1)', () => {
+  it.each([
+    ['1/8', 27, 28],
+    ['1/4', 18, 19],
+    ['3/8', 18, 19],
+    ['1/2', 14, 14],
+    ['3/4', 14, 14],
+    ['1', 11.5, 11],
+  ])('%s: %d threads per inch against %d', (size, american, british) => {
+    expect(25.4 / threadData(`NPT ${size}`).pitchMm).toBeCloseTo(american, 6);
+    expect(25.4 / threadData(`R ${size}`).pitchMm).toBeCloseTo(british, 6);
+  });
+});
