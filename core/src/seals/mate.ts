@@ -24,18 +24,25 @@ export function mate(first: Connector, second: Connector): Mating {
   return outside && inside ? threaded(male, female, outside, inside) : unthreaded(male, female);
 }
 
+const wrong = new WeakMap<Thread, WeakMap<Thread, Mating | null>>();
+
 function threaded(male: Connector, female: Connector, outside: Thread, inside: Thread): Mating {
+  let row = wrong.get(outside);
+  if (!row) wrong.set(outside, (row = new WeakMap()));
+  let known = row.get(inside);
+  if (known === undefined) row.set(inside, (known = wrongThreads(outside, inside)));
+  if (known) return known;
   const found = fit(outside, inside);
-  const leaks = (reason: string): Mating => ({
-    outcome: 'leaks',
-    kind: 'none',
-    reason,
-    fit: found,
-    source: familyById(female.family).standard,
-  });
-  if (found.verdict === 'same') return leaks(leakReason(male, female, outside.designation));
-  if (wedges(outside, inside, found)) return leaks(wedgeReason(male, outside, inside, found));
-  return { ...apart(wrongThread(`${outside.designation} into ${inside.designation}`, found, outside, inside)), fit: found };
+  const reason = found.verdict === 'same' ? leakReason(male, female, outside.designation) : wedgeReason(male, outside, inside, found);
+  return { outcome: 'leaks', kind: 'none', reason, fit: found, source: familyById(female.family).standard };
+}
+
+/** The answer for two threads that do not hold one another, whatever carries them; null where they do. */
+function wrongThreads(outside: Thread, inside: Thread): Mating | null {
+  const found = fit(outside, inside);
+  if (found.verdict === 'same' || wedges(outside, inside, found)) return null;
+  const reason = wrongThread(`${outside.designation} into ${inside.designation}`, found, outside, inside);
+  return { outcome: 'does-not-join', kind: 'none', reason, fit: found };
 }
 
 /** What happens with a thread that is not the right one. */
