@@ -74,7 +74,10 @@ const METRIC_STUDS: readonly (readonly [diameter: number, length: number, should
 /** Part of a taper thread that stays outside after make-up: the rest of its length is engaged (about L1 and two to three turns). */
 const PIPE_OUTSIDE_SHARE = 0.35;
 
-/** Dimensions of a connector end. Ends without a body of their own (a cut hose, a port) still tell bore and outside. */
+/**
+ * Dimensions of a connector end, to draw it and to add up a stack. What no table above gives (flanges, couplings, spigots, cones by
+ * thread) is in common proportions, not by a maker's drawing. Ends without a body of their own (a cut hose, a port) still tell bore and outside.
+ */
 export function endForm(given: Connector): EndForm {
   const c = bareConnector(given);
   const major = connectorThread(c)?.majorMm ?? 0;

@@ -1,24 +1,19 @@
-import { isHonestMistake, howToTell, nextInDrill, parseThread, weakPairs, type DrillAnswer, type WeakPair } from '@gewinde/core';
+import {
+  isHonestMistake,
+  howToTell,
+  nextInDrill,
+  parseThread,
+  weakPairs,
+  type DrillAnswer,
+  type DrillResults,
+  type DrillVerdict,
+} from '@gewinde/core';
 import type { Knex } from 'knex';
 import { AppError } from '../errors/app-error.js';
 import { fittingOnTray, mysteryTray, type MysteryFitting } from '../stand-ins/calliper/mystery-tray.js';
 
 /** Answers before these no longer weigh. */
 const REMEMBERED = 400;
-
-export interface DrillResults {
-  readonly asked: number;
-  readonly right: number;
-  readonly weak: WeakPair[];
-}
-export interface DrillVerdict {
-  readonly right: boolean;
-  readonly truth: string;
-  readonly answer: string;
-  /** Whether the two look alike, so that the mistake is an honest one. */
-  readonly lookAlike: boolean;
-  readonly howToTell?: string;
-}
 
 async function answersOf(db: Knex, apprentice: string): Promise<DrillAnswer[]> {
   const rows: { truth: string; answer: string; right: number }[] = await db('drill_answers')

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked } from '@angular/core';
-import { formatQuantity } from '@gewinde/core';
+import { formatQuantity, type FittingSeen, type Jaws, type Place, type Reading } from '@gewinde/core';
 import { firstValueFrom, type Subscription } from 'rxjs';
-import { BenchApi, type FittingSeen, type Jaws, type Place, type Reading } from '../data/bench-api';
+import { BenchApi } from '../data/bench-api';
 import { Preferences } from '../data/preferences';
 import { MeasurementStore } from './measurement-store';
 

@@ -1,7 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { howToTell, measurableThreads, parseThread, UnknownThreadError } from '@gewinde/core';
+import {
+  howToTell,
+  measurableThreads,
+  parseThread,
+  UnknownThreadError,
+  type DrillResults,
+  type DrillVerdict,
+  type FittingSeen,
+} from '@gewinde/core';
 import { firstValueFrom } from 'rxjs';
-import { BenchApi, type DrillResults, type DrillVerdict, type FittingSeen } from '../data/bench-api';
+import { BenchApi } from '../data/bench-api';
 import { Preferences } from '../data/preferences';
 import { CalliperPanel } from './calliper-panel';
 import { MeasurementForm } from './measurement-form';

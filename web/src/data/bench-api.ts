@@ -1,34 +1,7 @@
 import { inject, Injectable, NgZone } from '@angular/core';
-import type { Side, WeakPair } from '@gewinde/core';
+import type { DrillResults, DrillVerdict, FittingSeen, Jaws, Place, Reading } from '@gewinde/core';
 import { Observable } from 'rxjs';
 import { Api } from './api';
-
-/** A fitting of the tray as the eye sees it. */
-export interface FittingSeen {
-  readonly id: string;
-  readonly seen: string;
-  readonly side: Side;
-}
-export type Jaws = 'outside' | 'inside';
-export type Place = 'crest' | 'front' | 'back' | 'span';
-export interface Reading {
-  readonly mm: number;
-  readonly place: Place;
-  readonly apartMm?: number;
-  readonly pitches?: number;
-}
-export interface DrillResults {
-  readonly asked: number;
-  readonly right: number;
-  readonly weak: readonly WeakPair[];
-}
-export interface DrillVerdict {
-  readonly right: boolean;
-  readonly truth: string;
-  readonly answer: string;
-  readonly lookAlike: boolean;
-  readonly howToTell?: string;
-}
 
 /** The calliper and the drill on the server. */
 @Injectable({ providedIn: 'root' })

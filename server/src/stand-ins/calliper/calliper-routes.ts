@@ -1,7 +1,8 @@
+import { FittingSeenSchema, ReadingSchema, type FittingSeen } from '@gewinde/core';
 import { Type } from 'typebox';
 import { AppError } from '../../errors/app-error.js';
 import { answers, type App } from '../../plugins/typed.js';
-import { FittingSeen, ReadingRequest, ReadingSchema } from './calliper-schemas.js';
+import { ReadingRequest } from './calliper-schemas.js';
 import type { Calliper } from './calliper.js';
 import { fittingOnTray, mysteryTray, type MysteryFitting } from './mystery-tray.js';
 
@@ -10,7 +11,7 @@ const EVERY_MS = 400;
 /** A calliper left on switches itself off. */
 const LONGEST_MS = 120_000;
 
-export function asSeen({ id, seen, side }: MysteryFitting): { id: string; seen: string; side: 'external' | 'internal' } {
+export function asSeen({ id, seen, side }: MysteryFitting): FittingSeen {
   return { id, seen, side };
 }
 
@@ -21,7 +22,7 @@ export async function calliperRoutes(app: App, { calliper }: { calliper: Callipe
     {
       schema: {
         summary: 'The loose fittings on the tray, as the eye sees them',
-        response: answers(Type.Object({ uncertaintyMm: Type.Number(), fittings: Type.Array(FittingSeen) })),
+        response: answers(Type.Object({ uncertaintyMm: Type.Number(), fittings: Type.Array(FittingSeenSchema) })),
       },
     },
     async () => ({ uncertaintyMm: calliper.uncertaintyMm, fittings: mysteryTray.map(asSeen) }),

@@ -1,6 +1,5 @@
-import { identifyThread, parseThread, taperBetween, isTapered } from '@gewinde/core';
+import { identifyThread, parseThread, taperBetween, isTapered, type Reading } from '@gewinde/core';
 import { startTestApp } from '../../../test/test-app.js';
-import type { Reading } from './calliper.js';
 import { mysteryTray } from './mystery-tray.js';
 import { SimulatedCalliper } from './simulated-calliper.js';
 

@@ -1,6 +1,6 @@
-import { basicDiameter, parseThread, threadLimits, type Thread } from '@gewinde/core';
+import { basicDiameter, parseThread, threadLimits, type Jaws, type Place, type Reading, type Thread } from '@gewinde/core';
 import { AppError } from '../../errors/app-error.js';
-import type { Calliper, Jaws, Place, Reading } from './calliper.js';
+import type { Calliper } from './calliper.js';
 import type { MysteryFitting } from './mystery-tray.js';
 
 /** Spread of a careful reading, mm. */
