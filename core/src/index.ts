@@ -4,6 +4,7 @@ export * from './drill/index.js';
 export * from './connectors/index.js';
 export * from './seals/index.js';
 export * from './fittings/index.js';
+export * from './chains/index.js';
 export * from './hose/index.js';
 export * from './job/index.js';
 export * from './lines/index.js';

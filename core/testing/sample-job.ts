@@ -1,7 +1,7 @@
 import {
   findHoseEnd,
   parseConnector,
-  standardAdapters,
+  standardFittings,
   standardHoseEnds,
   standardHoses,
   waysToHoseEnd,
@@ -15,7 +15,7 @@ import {
 
 /** A catalogue with prices and a small job of three lines, for tests. */
 export const catalogue: Catalogue = {
-  fittings: standardAdapters().map((f, i) => ({ ...f, priceMinor: 400 + (i % 50) * 10 + (f.angleDeg ? 600 : 0) })),
+  fittings: standardFittings().map((f, i) => ({ ...f, priceMinor: 400 + (i % 50) * 10 + (f.angleDeg ? 600 : 0) })),
   hoses: standardHoses().map((h) => ({ ...h, pricePerMetreMinor: 2000 })),
   hoseEnds: standardHoseEnds().map((e) => ({ ...e, priceMinor: 1500 })),
 };

@@ -30,8 +30,7 @@ export function placeBalloons(
     const at: [number, number] = flat
       ? [target[0], Math.min(row, target[1] - 20)]
       : [target[0] + normal[0] * 30 + back[0] * 14, target[1] + normal[1] * 30 + back[1] * 14];
-    const tone: BalloonShape['tone'] = joint.mating.outcome === 'seals' ? 'plain' : 'leak';
-    return { at, target, number: joint.number, tone };
+    return { at, target, number: joint.number, tone: joint.state };
   });
   for (let round = 0; round < 60; round++) {
     for (const a of balloons)

@@ -3,12 +3,15 @@ import type { PlacedFitting } from '../lines/index.js';
 import { washerFor } from '../seals/index.js';
 import { drawBody, type BodyStyle } from './body.js';
 import type { Section } from './section.js';
+import { drawBranched } from './draw-branched.js';
 import { endSections } from './end-sections.js';
 import { advance, band, bendFrames, pointAt, turn, type Frame } from './frame.js';
 import type { Point, Shape } from './shape.js';
 
 export interface DrawnPart {
   readonly shapes: readonly Shape[];
+  /** Planes of the open ends of a tee or cross, by end, heading outwards. */
+  readonly branches?: ReadonlyMap<number, Frame>;
   /** The plane where the next joint towards the port is made, heading at the port. */
   readonly after: Frame;
 }
@@ -23,7 +26,8 @@ export function drawAdapter(frame: Frame, placed: PlacedFitting, style: BodyStyl
   const far = fitting.ends[placed.inEnd]!;
   const bore = fitting.boreMm ?? Math.min(endForm(near).boreMm, endForm(far).boreMm);
   const hex = fitting.hexMm ?? Math.max(endForm(near).hexMm, endForm(far).hexMm);
-  if (far.family === 'banjo' || near.family === 'banjo') return drawBanjo(frame, placed, style, bendSense, bore);
+  if (fitting.ends.length > 2) return drawBranched(frame, placed, style, bendSense, bore);
+  if (far.family === 'banjo') return drawBanjo(frame, placed, style, bendSense, bore);
   if (fitting.angleDeg) return drawElbow(frame, placed, style, bendSense, bore, hex);
   const length = fitting.lengthMm ?? 20;
   const nearEnd = endSections(near, bore);

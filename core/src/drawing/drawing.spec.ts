@@ -77,7 +77,7 @@ describe('runSheet', () => {
   it('marks a joint that does not seal, in balloon and title block', () => {
     const wrong = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
     const drawing = sheetOf(wrong);
-    expect(balloons(drawing).find((b) => b.number === 6)!.tone).toBe('leak');
+    expect(balloons(drawing).find((b) => b.number === 6)!.tone).toBe('leaks');
     expect(drawing.shapes.find((s) => s.kind === 'text' && s.role === 'leak')).toMatchObject({ text: '5' });
   });
 

@@ -1,5 +1,6 @@
 export type { Drawing, Shape, Point, Fill, Stroke, AreaShape, LineShape, TextShape, BalloonShape, DotShape } from './shape.js';
 export { boundsOf } from './shape.js';
+export { drawingToSvg } from './svg.js';
 export { runSheet, type RunSheetOptions } from './run-sheet.js';
 export { wayStrip, fittingDrawing, hoseDrawing, hoseEndDrawing, portDrawing } from './small-drawings.js';
 export { componentDrawing } from './component-drawing.js';

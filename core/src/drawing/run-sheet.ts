@@ -62,6 +62,11 @@ export function runSheet(assembled: AssembledLine, options: RunSheetOptions): Dr
   shapes.push(...dimensions(assembled, a, b, at, layout, options));
   if (!options.hoseOnly) {
     shapes.push(...openPlaces(a, b, at, assembled, middle, layout.axis));
+    for (const [side, drawn] of [
+      ['A', a],
+      ['B', b],
+    ] as const)
+      shapes.push(...throatLabels(drawn, at(side), layout.scale, options.system));
     const joints: OnSheet[] = [
       ...a.joints.map((place) => ({ place, map: at('A'), scale: layout.scale })),
       ...b.joints.map((place) => ({ place, map: at('B'), scale: layout.scale })),
@@ -203,6 +208,15 @@ function dimensions(
     shapes.push(...dimension(drop('A', a.seat), drop('B', b.seat), rows[1]!, `assembly ${mm(cut.assemblyMm)} · taped ${mm(cut.tapedMm)}`));
   }
   return shapes;
+}
+
+/** The bore of each narrow fitting, written under it. */
+function throatLabels(side: Side, map: (p: Point) => Point, scale: number, system: UnitSystem): Shape[] {
+  return side.throats.map(({ frame, boreMm }): Shape => {
+    const [x, y] = map([frame.x, frame.y]);
+    const words = `⌀ ${formatQuantity(boreMm, 'length', system, { decimals: 1, denominator: 64 })}`;
+    return { kind: 'text', at: [x, y + (boreMm / 2) * scale + 26], text: words, size: 13, anchor: 'middle', role: 'attention' };
+  });
 }
 
 function level(frame: Frame): boolean {

@@ -6,7 +6,7 @@ export type Point = readonly [x: number, y: number];
 
 /** What an area is filled with. */
 export type Fill =
-  'none' | 'paper' | 'metal' | 'component' | 'section' | 'copper' | 'ring' | 'liner' | 'braid' | 'rubber' | 'accent' | 'ink' | 'clash';
+  'none' | 'paper' | 'metal' | 'component' | 'section' | 'copper' | 'ring' | 'liner' | 'braid' | 'rubber' | 'accent' | 'ink' | 'clash' | 'throat';
 
 /** What a line means. */
 export type Stroke = 'none' | 'outline' | 'fine' | 'thread' | 'centre' | 'hidden' | 'dimension' | 'leader' | 'seal' | 'frame' | 'grid';
@@ -46,7 +46,8 @@ export interface BalloonShape {
   readonly at: Point;
   readonly target: Point;
   readonly number: number;
-  readonly tone: 'plain' | 'attention' | 'leak';
+  /** State of its joint: nothing added, something must be there, does not seal, made up. */
+  readonly tone: 'sealed' | 'needs' | 'leaks' | 'made';
 }
 
 export type Shape = AreaShape | LineShape | DotShape | TextShape | BalloonShape;

@@ -4,9 +4,10 @@ import type { AssembledEnd, LineJoint } from '../lines/index.js';
 import type { BodyStyle } from './body.js';
 import { drawAdapter, encloses } from './draw-adapter.js';
 import { drawHoseEnd } from './draw-hose-end.js';
+import { drawOnBranch } from './draw-on-branch.js';
 import { drawPort } from './draw-port.js';
 import { drawSeal, sealThickness } from './draw-seal.js';
-import { advance, inclination, startFrame, type Frame } from './frame.js';
+import { advance, inclination, pointAt, startFrame, type Frame } from './frame.js';
 import type { Shape } from './shape.js';
 
 /** A joint's place on the drawing. */
@@ -20,6 +21,8 @@ export interface JointPlace {
 export interface Side {
   readonly shapes: readonly Shape[];
   readonly joints: readonly JointPlace[];
+  /** Fittings that are narrower than their hose end by a good part: where, and how wide. */
+  readonly throats: readonly { readonly frame: Frame; readonly boreMm: number }[];
   /** Where the hose end meets its partner. */
   readonly seat?: Frame;
   /** The plane of the port's face. */
@@ -27,6 +30,9 @@ export interface Side {
   /** Middle of the place where a way is still to be chosen. */
   readonly gap?: Frame;
 }
+
+/** A fitting is drawn as a throat when it passes less than this share of its hose end. */
+const THROAT = 0.85;
 
 /** Room drawn between a hose end and its port while no way is chosen, mm. */
 const OPEN_GAP = 22;
@@ -51,7 +57,9 @@ export function drawSide(
   const layers: Layer[] = [];
   const seals: Shape[] = [];
   const places: JointPlace[] = [];
-  const walk = side === 1 ? [...joints] : [...joints].reverse();
+  const throats: Side['throats'][number][] = [];
+  const run = joints.filter((joint) => !joint.branch);
+  const walk = side === 1 ? run : run.reverse();
   const nextJoint = (frame: Frame, radius: number): LineJoint | undefined => {
     const joint = walk.shift();
     if (joint) places.push({ joint, frame, radius });
@@ -72,7 +80,7 @@ export function drawSide(
     const front = exposed ? advance(frame, endForm(exposed).lengthMm - endForm(exposed).reachMm) : frame;
     const gap = advance(front, OPEN_GAP / 2);
     if (withPort) layers.push({ level: -99, shapes: drawPort(advance(front, OPEN_GAP), end.port.connector, { hatch: 135, view }, true) });
-    return { shapes: inOrder(layers), joints: places, ...(seat ? { seat } : {}), gap };
+    return { shapes: inOrder(layers), joints: places, throats, ...(seat ? { seat } : {}), gap };
   }
   const step = (partner: Connector): void => {
     const radius = outsideOf(exposed!, partner);
@@ -93,6 +101,22 @@ export function drawSide(
     const sense = inclination(frame) + angle > 100 ? -1 : 1;
     const drawn = drawAdapter(frame, placed, { hatch: i % 2 === 0 ? 135 : 30, view }, sense);
     layers.push({ level, shapes: drawn.shapes });
+    const { boreMm, lengthMm = 0 } = placed.fitting;
+    if (boreMm !== undefined && boreMm < THROAT * end.hoseEnd!.boreMm) {
+      throats.push({ frame: advance(frame, (angle ? (placed.fitting.legsMm?.[placed.outEnd] ?? 0) : lengthMm) / 2), boreMm });
+      if (!angle && view === 'half') layers.push({ level: 90, shapes: [throat(frame, lengthMm, boreMm)] });
+    }
+    const at = end.chain.length - 1 - i;
+    for (const branch of end.branches.filter((b) => b.at === at)) {
+      const start = drawn.branches?.get(branch.end);
+      if (!start) continue;
+      const mine = joints.filter((j) => j.branch?.at === at && j.branch.end === branch.end);
+      // numbered from the port of its own end: on the far end of the line the joints come in the other order
+      const outwards = end.side === 'B' ? [...mine].reverse() : mine;
+      const standing = drawOnBranch(start, placed.fitting.ends[branch.end]!, branch, outwards, { hatch: 60, view });
+      layers.push({ level: level + (encloses(placed.fitting.ends[branch.end]!) ? -0.5 : 0.5), shapes: standing.shapes });
+      places.push(...standing.joints);
+    }
     frame = drawn.after;
     exposed = placed.fitting.ends[placed.inEnd]!;
   }
@@ -100,7 +124,7 @@ export function drawSide(
     step(end.port.connector);
     layers.push({ level: -99, shapes: drawPort(frame, end.port.connector, { hatch: 135, view }) });
   }
-  return { shapes: [...inOrder(layers), ...seals], joints: places, ...(seat ? { seat } : {}), port: frame };
+  return { shapes: [...inOrder(layers), ...seals], joints: places, throats, ...(seat ? { seat } : {}), port: frame };
 }
 
 function inOrder(layers: readonly Layer[]): Shape[] {
@@ -113,4 +137,15 @@ function outsideOf(a: Connector, b: Connector): number {
 
 function endOutside(c: Connector): number {
   return c.gender === 'female' && shapeOf(c) !== 'flare' ? 0 : endForm(c).outsideMm;
+}
+
+/** The bore of a narrow fitting, filled. */
+function throat(frame: Frame, length: number, boreMm: number): Shape {
+  const corner = (u: number, r: number) => pointAt(frame, u, r);
+  return {
+    kind: 'area',
+    points: [corner(0, 0), corner(length, 0), corner(length, -boreMm / 2), corner(0, -boreMm / 2)],
+    fill: 'throat',
+    stroke: 'none',
+  };
 }

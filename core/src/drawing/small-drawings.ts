@@ -26,6 +26,7 @@ export function wayStrip(
     component: undefined as unknown as Component,
     port: undefined as unknown as Port,
     chain,
+    branches: [],
     hoseEnd,
   } satisfies AssembledEnd;
   const side = drawSide(end, hose, -1, [], 'whole', false);

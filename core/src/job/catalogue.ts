@@ -17,3 +17,12 @@ export function findHoseEnd(catalogue: Catalogue, construction: string, dash: nu
 export function findHose(catalogue: Catalogue, construction: string, dash: number): Hose | undefined {
   return catalogue.hoses.find((h) => h.construction === construction && h.dash === dash);
 }
+
+const partsById = new WeakMap<readonly Fitting[], ReadonlyMap<string, Fitting>>();
+
+/** Finds a fitting by its id, retired ones too. */
+export function findFitting({ fittings }: Pick<Catalogue, 'fittings'>, id: string): Fitting | undefined {
+  let known = partsById.get(fittings);
+  if (!known) partsById.set(fittings, (known = new Map(fittings.map((f) => [f.id, f]))));
+  return known.get(id);
+}

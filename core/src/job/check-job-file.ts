@@ -37,6 +37,7 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
       const field = `components/${i}/ports/${j}`;
       if (connectors.has(port.key)) fail(`Two ports have the key "${port.key}".`, `${field}/key`);
       connectors.set(port.key, readConnector(port.connector, `${field}/connector`));
+      if (port.sensor) readConnector(port.sensor.connector, `${field}/sensor/connector`);
     }),
   );
   const used = new Map<string, number>();
@@ -49,14 +50,20 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
       fail(`There is no hose construction "${line.construction}".`, `lines/${i}/construction`);
     for (const end of ['endA', 'endB'] as const) {
       const field = `lines/${i}/${end}`;
-      const { port, fittings } = line[end];
+      const { port, fittings, branches } = line[end];
       if (!connectors.has(port)) fail(`Line L${line.number} names a port "${port}" that is not in the file.`, `${field}/port`);
       if (used.has(port)) fail(`Port "${port}" is used twice, by L${used.get(port)} and L${line.number}.`, `${field}/port`);
       used.set(port, line.number);
-      const missing = fittings?.find((link) => !fittingIds.has(link.id));
+      for (const branch of branches ?? [])
+        if (branch.port !== undefined && !connectors.has(branch.port))
+          fail(`A branch of L${line.number} names a port "${branch.port}" that is not in the file.`, `${field}/branches`);
+      const missing = [...(fittings ?? []), ...(branches ?? []).flatMap((b) => b.fittings)].find((link) => !fittingIds.has(link.id));
       if (missing) fail(`Fitting "${missing.id}" is neither in the file nor in the catalogue.`, `${field}/fittings`);
     }
   });
+  for (const { sensor, key } of file.components.flatMap((c) => c.ports))
+    if (sensor?.movedTo && !connectors.has(sensor.movedTo.port))
+      fail(`The ${sensor.name} of port "${key}" moves to a port "${sensor.movedTo.port}" that is not in the file.`, 'components');
   return connectors;
 }
 

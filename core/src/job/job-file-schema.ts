@@ -1,14 +1,44 @@
 import { Type, type Static } from 'typebox';
 import { FittingSchema } from '../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
-import { ComponentFields, JobFields, LineEndSchema, LineFields, PortFields } from './job-schema.js';
+import { ChainLinkSchema, ComponentFields, JobFields, LineBranchSchema, LineEndSchema, LineFields, PortFields, SensorSchema } from './job-schema.js';
 
-/** The newest version of the job file this app writes and reads. */
-export const JOB_FILE_VERSION = 1;
+/**
+ * The version of the job file this app writes. Version 2 added sensors in ports, branches, wishes, pinned ways and made joints, all of
+ * them optional, so that a file of version 1 reads as it is.
+ */
+export const JOB_FILE_VERSION = 2;
+export const OLDEST_JOB_FILE_VERSION = 1;
 
 const Key = Type.String({ minLength: 1, maxLength: 40 });
+const Notation = Type.String({ minLength: 1, maxLength: 80 });
 const without = <T extends object, K extends keyof T>(properties: T, ...names: K[]): Omit<T, K> =>
   Object.fromEntries(Object.entries(properties).filter(([name]) => !names.includes(name as K))) as Omit<T, K>;
+
+const SensorInFile = Type.Object(
+  {
+    name: SensorSchema.properties.name,
+    connector: Notation,
+    movedTo: Type.Union([
+      Type.Object({ port: Key, fittings: Type.Array(ChainLinkSchema, { maxItems: 6 }) }, { additionalProperties: false }),
+      Type.Null(),
+    ]),
+  },
+  { additionalProperties: false },
+);
+const EndInFile = Type.Object(
+  {
+    port: Key,
+    ...without(LineEndSchema.properties, 'portId', 'branches'),
+    branches: Type.Optional(
+      Type.Array(
+        Type.Object({ ...without(LineBranchSchema.properties, 'portId'), port: Type.Optional(Key) }, { additionalProperties: false }),
+        { maxItems: 12 },
+      ),
+    ),
+  },
+  { additionalProperties: false },
+);
 
 /**
  * A job as a file: `format` and `version` first; components with their ports; lines that name ports by key (`C1.P2`);
@@ -17,7 +47,7 @@ const without = <T extends object, K extends keyof T>(properties: T, ...names: K
 export const JobFileSchema = Type.Object(
   {
     format: Type.Literal('gewinde-job'),
-    version: Type.Literal(JOB_FILE_VERSION),
+    version: Type.Integer({ minimum: OLDEST_JOB_FILE_VERSION, maximum: JOB_FILE_VERSION }),
     job: Type.Object(without(JobFields.properties, 'archived'), { additionalProperties: false }),
     components: Type.Array(
       Type.Object(
@@ -28,8 +58,9 @@ export const JobFileSchema = Type.Object(
             Type.Object(
               {
                 key: Key,
-                ...without(PortFields.properties, 'position', 'connector'),
-                connector: Type.String({ minLength: 1, maxLength: 80 }),
+                ...without(PortFields.properties, 'position', 'connector', 'sensor'),
+                connector: Notation,
+                sensor: Type.Optional(SensorInFile),
               },
               { additionalProperties: false },
             ),
@@ -45,8 +76,8 @@ export const JobFileSchema = Type.Object(
         {
           number: Type.Integer({ minimum: 1, maximum: 10_000 }),
           ...without(LineFields.properties, 'position', 'endA', 'endB'),
-          endA: Type.Object({ port: Key, ...without(LineEndSchema.properties, 'portId') }, { additionalProperties: false }),
-          endB: Type.Object({ port: Key, ...without(LineEndSchema.properties, 'portId') }, { additionalProperties: false }),
+          endA: EndInFile,
+          endB: EndInFile,
         },
         { additionalProperties: false },
       ),

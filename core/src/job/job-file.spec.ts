@@ -44,7 +44,7 @@ describe('a job file taken in', () => {
     [{ format: 'other' }, 'job-file-format'],
     [{ format: 'gewinde-job' }, 'job-file-format'],
     [{ format: 'gewinde-job', version: 0 }, 'job-file-format'],
-    [{ format: 'gewinde-job', version: 2 }, 'job-file-newer'],
+    [{ format: 'gewinde-job', version: 3 }, 'job-file-newer'],
   ])('refuses the header %j', (value, code) => expect(thrown(() => checkJobFileHeader(value)).code).toBe(code));
 
   it.each([

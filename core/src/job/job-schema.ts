@@ -1,4 +1,5 @@
 import { Type, type Static } from 'typebox';
+import { ChainConstraintsSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
 import { hoseEndAngles } from '../hose/index.js';
 
@@ -31,8 +32,37 @@ export const ComponentSchema = Type.Object(
   { additionalProperties: false, title: 'Component' },
 );
 
+export const ChainLinkSchema = Type.Object(
+  {
+    id: Type.String({ minLength: 1, maxLength: 80 }),
+    inEnd: Type.Integer({ minimum: 0, maximum: 3 }),
+    outEnd: Type.Integer({ minimum: 0, maximum: 3 }),
+  },
+  { additionalProperties: false, title: 'ChainLink' },
+);
+const ChainSchema = Type.Array(ChainLinkSchema, { maxItems: 6 });
+
+/** What sits in a port now and must go elsewhere when a line takes the port. */
+export const SensorSchema = Type.Object(
+  {
+    name: Words(60),
+    connector: ConnectorSchema,
+    /** The free port it moves to, with the adapters between; null while it has no other place. */
+    movedTo: Type.Union([Type.Object({ portId: Id, fittings: ChainSchema }, { additionalProperties: false }), Type.Null()]),
+  },
+  { additionalProperties: false, title: 'Sensor' },
+);
+
 export const PortFields = Type.Object(
-  { label: Words(80), connector: ConnectorSchema, note: Note, position: Position },
+  {
+    label: Words(80),
+    connector: ConnectorSchema,
+    note: Note,
+    position: Position,
+    sensor: Type.Optional(Type.Union([SensorSchema, Type.Null()])),
+    /** Not on the component itself: it stands for the open end of a tee or cross of another line. */
+    openEnd: Type.Optional(Type.Boolean()),
+  },
   { additionalProperties: false },
 );
 export const PortSchema = Type.Object(
@@ -53,18 +83,42 @@ export const serviceIds = [
   'other',
 ] as const;
 
-export const ChainLinkSchema = Type.Object(
+/** What an open end of a tee or cross is given to. For a sensor: the port it sat in. For a line: the port that stands for the open end. */
+export const LineBranchSchema = Type.Object(
   {
-    id: Type.String({ minLength: 1, maxLength: 80 }),
-    inEnd: Type.Integer({ minimum: 0, maximum: 3 }),
-    outEnd: Type.Integer({ minimum: 0, maximum: 3 }),
+    at: Type.Integer({ minimum: 0, maximum: 5 }),
+    end: Type.Integer({ minimum: 0, maximum: 3 }),
+    to: OneOf(['plug', 'sensor', 'line']),
+    portId: Type.Optional(Id),
+    fittings: ChainSchema,
   },
-  { additionalProperties: false, title: 'ChainLink' },
+  { additionalProperties: false, title: 'LineBranch' },
+);
+
+/** What the fabricator asks of the chain at one end, beside that it seals. */
+export const WishesSchema = Type.Object(
+  {
+    ...ChainConstraintsSchema.properties,
+    mostFittings: Type.Optional(Type.Integer({ minimum: 1, maximum: 6 })),
+    /** The sensor that sat in the port stays on a tee at this end. */
+    keepSensor: Type.Optional(Type.Boolean()),
+    /** A tee with an open end for another line, of this connector. */
+    branchFor: Type.Optional(ConnectorSchema),
+  },
+  { additionalProperties: false, title: 'Wishes' },
 );
 
 /** One end of a line: its port, the angle of the hose end, and the way between them (null: not chosen yet; empty: the hose end goes on the port). */
 export const LineEndSchema = Type.Object(
-  { portId: Id, angleDeg: OneOf(hoseEndAngles), fittings: Type.Union([Type.Array(ChainLinkSchema, { maxItems: 6 }), Type.Null()]) },
+  {
+    portId: Id,
+    angleDeg: OneOf(hoseEndAngles),
+    fittings: Type.Union([ChainSchema, Type.Null()]),
+    branches: Type.Optional(Type.Array(LineBranchSchema, { maxItems: 12 })),
+    wishes: Type.Optional(WishesSchema),
+    /** Ways kept in sight, whatever is solved anew. */
+    pinned: Type.Optional(Type.Array(ChainSchema, { maxItems: 6 })),
+  },
   { additionalProperties: false, title: 'LineEnd' },
 );
 
@@ -82,6 +136,8 @@ export const LineFields = Type.Object(
     slackPercent: Type.Number({ minimum: 0, maximum: 20 }),
     /** The fabricator has looked it over and signed it off. */
     checked: Type.Boolean(),
+    /** Keys of the joints that are made up on the engine. */
+    made: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 200 }), { maxItems: 40 })),
     note: Note,
     position: Position,
   },
@@ -101,6 +157,9 @@ export const JobDocumentSchema = Type.Object(
 export type Job = Static<typeof JobSchema>;
 export type Component = Static<typeof ComponentSchema>;
 export type Port = Static<typeof PortSchema>;
+export type Sensor = Static<typeof SensorSchema>;
+export type LineBranch = Static<typeof LineBranchSchema>;
+export type Wishes = Static<typeof WishesSchema>;
 export type LineEnd = Static<typeof LineEndSchema>;
 export type Line = Static<typeof LineSchema>;
 export type JobDocument = Static<typeof JobDocumentSchema>;

@@ -1,7 +1,8 @@
+import type { ChainLink } from '../chains/index.js';
 import { formatConnector } from '../connectors/index.js';
 import { findHose, findHoseEnd, type Catalogue } from './catalogue.js';
 import { JOB_FILE_VERSION, type JobFile } from './job-file-schema.js';
-import type { JobDocument, LineEnd } from './job-schema.js';
+import type { JobDocument, LineEnd, Port, Sensor } from './job-schema.js';
 
 /** The job as a file. The same job always gives the same file: ids become keys in the order of the survey. */
 export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFile {
@@ -17,17 +18,32 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
       note: component.note,
       ports: ports.map((port, j) => {
         keys.set(port.id, `${key}.P${j + 1}`);
-        return { key: `${key}.P${j + 1}`, label: port.label, note: port.note, connector: formatConnector(port.connector) };
+        return { key: `${key}.P${j + 1}`, port };
       }),
     };
   });
-  const end = ({ portId, angleDeg, fittings }: LineEnd) => ({ port: keys.get(portId) ?? '?', angleDeg, fittings });
+  // only now is every port's key known: a sensor may have moved to a port of a later component
+  const writtenPort = ({ key, port }: { key: string; port: Port }) => ({
+    key,
+    label: port.label,
+    note: port.note,
+    connector: formatConnector(port.connector),
+    ...(port.openEnd ? { openEnd: true } : {}),
+    ...(port.sensor ? { sensor: writtenSensor(port.sensor, keys) } : {}),
+  });
+  const end = ({ portId, branches, ...rest }: LineEnd) => ({
+    port: keys.get(portId) ?? '?',
+    ...rest,
+    ...(branches
+      ? { branches: branches.map(({ portId: given, ...b }) => ({ ...b, ...(given ? { port: keys.get(given) ?? '?' } : {}) })) }
+      : {}),
+  });
   const { number, name, description } = document.job;
   return {
     format: 'gewinde-job',
     version: JOB_FILE_VERSION,
     job: { number, name, description },
-    components: written,
+    components: written.map((component) => ({ ...component, ports: component.ports.map(writtenPort) })),
     lines: [...document.lines]
       .sort(byPosition)
       .map((line) => ({
@@ -39,6 +55,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
         tapedLengthMm: line.tapedLengthMm,
         slackPercent: line.slackPercent,
         checked: line.checked,
+        ...(line.made ? { made: line.made } : {}),
         note: line.note,
         endA: end(line.endA),
         endB: end(line.endB),
@@ -48,8 +65,8 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
 }
 
 /** The catalogue rows a job uses, each once, in the order of the catalogue. */
-function usedParts({ lines }: JobDocument, catalogue: Catalogue): JobFile['parts'] {
-  const fittings = new Set(lines.flatMap((l) => [...(l.endA.fittings ?? []), ...(l.endB.fittings ?? [])]).map((link) => link.id));
+function usedParts({ lines, ports }: JobDocument, catalogue: Catalogue): JobFile['parts'] {
+  const fittings = new Set([...lines.flatMap((l) => [l.endA, l.endB].flatMap(linksOf)), ...ports.flatMap(sensorLinks)].map((link) => link.id));
   const hoses = new Set<string>();
   const ends = new Set<string>();
   for (const line of lines) {
@@ -62,6 +79,23 @@ function usedParts({ lines }: JobDocument, catalogue: Catalogue): JobFile['parts
     hoses: catalogue.hoses.filter((h) => hoses.has(h.id)),
     hoseEnds: catalogue.hoseEnds.filter((e) => ends.has(e.id)),
   });
+}
+
+function writtenSensor({ name, connector, movedTo }: Sensor, keys: ReadonlyMap<string, string>) {
+  return {
+    name,
+    connector: formatConnector(connector),
+    movedTo: movedTo && { port: keys.get(movedTo.portId) ?? '?', fittings: movedTo.fittings },
+  };
+}
+
+/** Every fitting an end names: of its run, its branches and the ways kept in sight. */
+function linksOf({ fittings, branches, pinned }: LineEnd): ChainLink[] {
+  return [...(fittings ?? []), ...(branches ?? []).flatMap((b) => b.fittings), ...(pinned ?? []).flat()];
+}
+
+function sensorLinks({ sensor }: Port): ChainLink[] {
+  return sensor?.movedTo?.fittings ?? [];
 }
 
 function structuredCopy(parts: {

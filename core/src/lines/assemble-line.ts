@@ -1,9 +1,11 @@
 import { connectorName } from '../connectors/index.js';
-import { constructionById, cutLength, CutLengthError, hoseJoint } from '../hose/index.js';
-import { findHose, findHoseEnd, type Catalogue, type JobDocument, type Line } from '../job/index.js';
-import { mate } from '../seals/index.js';
+import { constructionById, cutLength, CutLengthError } from '../hose/index.js';
+import { findHose, type Catalogue, type JobDocument, type Line } from '../job/index.js';
 import { formatDash } from '../units/index.js';
-import type { AssembledEnd, AssembledLine, CutArithmetic, LineJoint, LineProblem, PlacedFitting } from './assembled-line.js';
+import { assembleEnd } from './assemble-end.js';
+import type { AssembledEnd, AssembledLine, CutArithmetic, LineJoint, LineProblem } from './assembled-line.js';
+import { numberJoints } from './number-joints.js';
+import { sensorProblem } from './sensors.js';
 import { serviceById } from './services.js';
 
 /**
@@ -25,7 +27,11 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
       hint: 'Choose another size.',
     });
   const ends = (['A', 'B'] as const).map((side) => assembleEnd(line, side, document, catalogue, problems)) as [AssembledEnd, AssembledEnd];
-  const joints = numberJoints(ends, hose);
+  for (const end of ends) {
+    const problem = sensorProblem(end, document, catalogue);
+    if (problem) problems.push(problem);
+  }
+  const joints = numberJoints(ends, hose, new Set(line.made ?? []));
   for (const joint of joints)
     if (joint.mating.outcome !== 'seals')
       problems.push({
@@ -50,84 +56,6 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
     ...(bores.length > 0 ? { leastBoreMm: Math.min(...bores) } : {}),
     state: stateOf(line, problems),
   };
-}
-
-function assembleEnd(line: Line, side: 'A' | 'B', document: JobDocument, catalogue: Catalogue, problems: LineProblem[]): AssembledEnd {
-  const { portId, angleDeg, fittings } = side === 'A' ? line.endA : line.endB;
-  const port = document.ports.find((p) => p.id === portId);
-  const component = document.components.find((c) => c.id === port?.componentId);
-  if (!port || !component) throw new RangeError(`Line L${line.number} names a port that is not in the job`);
-  const hoseEnd =
-    line.construction !== null && line.dash !== null ? findHoseEnd(catalogue, line.construction, line.dash, angleDeg) : undefined;
-  if (line.construction !== null && line.dash !== null && !hoseEnd)
-    problems.push({
-      code: 'end-not-made',
-      severity: 'open',
-      side,
-      message: `No ${angleDeg}° end in the catalogue for this hose (end ${side}).`,
-      hint: 'Choose another angle.',
-    });
-  let chain: PlacedFitting[] | undefined;
-  if (fittings === null)
-    problems.push({
-      code: 'way-open',
-      severity: 'open',
-      side,
-      message: `No way chosen from ${component.name}, ${port.label}.`,
-      hint: 'Choose one of the ways below the sheet.',
-    });
-  else {
-    chain = [];
-    for (const link of fittings) {
-      const fitting = catalogue.fittings.find((f) => f.id === link.id);
-      if (fitting?.ends[link.inEnd] && fitting.ends[link.outEnd]) chain.push({ fitting, inEnd: link.inEnd, outEnd: link.outEnd });
-      else
-        problems.push({
-          code: 'part-missing',
-          severity: 'leak',
-          side,
-          message: `"${link.id}" is no longer in the catalogue.`,
-          hint: 'Choose another way at this end.',
-        });
-    }
-  }
-  return { side, component, port, ...(chain ? { chain } : {}), ...(hoseEnd ? { hoseEnd } : {}) };
-}
-
-/** Joints of both ends, numbered from port A along the line to port B. */
-function numberJoints([a, b]: readonly [AssembledEnd, AssembledEnd], hose: AssembledLine['hose']): LineJoint[] {
-  const towardsHose = (end: AssembledEnd): Omit<LineJoint, 'number'>[] => {
-    if (!end.chain || !end.hoseEnd) return [];
-    const list: Omit<LineJoint, 'number'>[] = [];
-    let connector = end.port.connector;
-    let part = `${end.component.name}, ${end.port.label}`;
-    let what = 'Port';
-    for (const { fitting, inEnd, outEnd } of end.chain) {
-      const inner = fitting.ends[inEnd]!;
-      list.push({
-        side: end.side,
-        title: `${what} to adapter`,
-        parts: [part, fitting.name],
-        connectors: [connector, inner],
-        mating: mate(connector, inner),
-      });
-      connector = fitting.ends[outEnd]!;
-      part = fitting.name;
-      what = 'Adapter';
-    }
-    list.push({
-      side: end.side,
-      title: `${what} to hose end`,
-      parts: [part, end.hoseEnd.name],
-      connectors: [connector, end.hoseEnd.connector],
-      mating: mate(connector, end.hoseEnd.connector),
-    });
-    const clamped = constructionById(end.hoseEnd.construction).endStyle === 'clamp';
-    if (hose && !clamped)
-      list.push({ side: end.side, title: 'Hose end to hose', parts: [end.hoseEnd.name, hose.name], mating: hoseJoint(end.hoseEnd, hose) });
-    return list;
-  };
-  return [...towardsHose(a), ...towardsHose(b).reverse()].map((joint, i) => ({ number: i + 1, ...joint }));
 }
 
 function arithmetic(line: Line, [a, b]: readonly [AssembledEnd, AssembledEnd], problems: LineProblem[]): CutArithmetic | undefined {

@@ -11,16 +11,38 @@ export interface PlacedFitting {
   readonly outEnd: number;
 }
 
+/** An open end with what stands on it. */
+export interface AssembledBranch {
+  /** Which fitting of the chain, and which of its ends. */
+  readonly at: number;
+  readonly end: number;
+  readonly to: 'plug' | 'sensor' | 'line';
+  readonly fittings: readonly PlacedFitting[];
+  readonly sensor?: { readonly name: string; readonly connector: Connector };
+  /** Number of the line that starts here. */
+  readonly lineNumber?: number;
+}
+
 export interface AssembledEnd {
   readonly side: 'A' | 'B';
   readonly component: Component;
   readonly port: Port;
   /** From the port to the hose end; undefined while no way is chosen. */
   readonly chain?: readonly PlacedFitting[];
+  /** What the open ends of its tees and crosses are given to. */
+  readonly branches: readonly AssembledBranch[];
   readonly hoseEnd?: HoseEnd;
 }
 
+/** `sealed`: nothing is added. `needs`: it seals with a washer, ring or sealant that must be there. `made`: made up on the engine. */
+export type JointState = 'sealed' | 'needs' | 'leaks' | 'made';
+
 export interface LineJoint {
+  /** The same as long as the same two parts meet here. */
+  readonly key: string;
+  readonly state: JointState;
+  /** The open end it belongs to; absent for joints of the run. */
+  readonly branch?: { readonly at: number; readonly end: number };
   /** Balloon number, from port A to port B. */
   readonly number: number;
   readonly side: 'A' | 'B';
@@ -47,7 +69,7 @@ export interface CutArithmetic {
 }
 
 export interface LineProblem {
-  readonly code: 'hose-open' | 'end-not-made' | 'way-open' | 'joint' | 'length-open' | 'length' | 'fluid' | 'part-missing';
+  readonly code: 'hose-open' | 'end-not-made' | 'way-open' | 'joint' | 'length-open' | 'length' | 'fluid' | 'part-missing' | 'branch' | 'sensor';
   readonly severity: 'open' | 'attention' | 'leak';
   readonly side?: 'A' | 'B';
   readonly message: string;

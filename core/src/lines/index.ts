@@ -1,4 +1,27 @@
 export { services, serviceById, type Service } from './services.js';
 export { assembleLine, jointNames } from './assemble-line.js';
-export type { AssembledLine, AssembledEnd, LineJoint, LineProblem, CutArithmetic, PlacedFitting } from './assembled-line.js';
-export { waysToHoseEnd, type Way } from './ways.js';
+export type {
+  AssembledBranch,
+  AssembledEnd,
+  AssembledLine,
+  CutArithmetic,
+  JointState,
+  LineJoint,
+  LineProblem,
+  PlacedFitting,
+} from './assembled-line.js';
+export {
+  asWay,
+  branchesOf,
+  differenceBetween,
+  partsOf,
+  takeOffsOf,
+  USUAL_MOST_FITTINGS,
+  waysToHoseEnd,
+  type Way,
+  type WaysAnswer,
+  type WaysOptions,
+} from './ways.js';
+export { placesForSensor, sensorMove, type SensorMove, type SensorPlace } from './sensors.js';
+export { chooseTogether, type Choice } from './choose-together.js';
+export { solveJob, type JobQuery, type SolvedEnd, type SolvedJob, type SolveProgress } from './solve-job.js';

@@ -1,13 +1,57 @@
-import { connectorName } from '../connectors/index.js';
-import { solveChains, type Chain, type MissingLink } from '../fittings/index.js';
-import type { Catalogue, Port } from '../job/index.js';
+import { connectorName, type Connector } from '../connectors/index.js';
+import {
+  ChainConstraintError,
+  solveChains,
+  usualWeights,
+  whyNone,
+  type Chain,
+  type ChainQuery,
+  type ChainWeights,
+  type InTheWay,
+  type MissingLink,
+  type TakeOff,
+} from '../chains/index.js';
+import { kindOf, type Fitting } from '../fittings/index.js';
 import type { HoseEnd } from '../hose/index.js';
+import { findFitting, type Catalogue, type LineBranch, type Port, type Wishes } from '../job/index.js';
 
 /** A chain with the figures that decide between ways. */
 export interface Way extends Chain {
   /** `1 adapter`, `45° elbow`, `straight on the port`. */
   readonly name: string;
   readonly leastBoreMm: number;
+  readonly massG: number;
+}
+
+export interface WaysAnswer {
+  readonly ways: Way[];
+  readonly missingLinks: MissingLink[];
+  /** Why there is none; empty where there is one. */
+  readonly explanation: string;
+  /** Single wishes that stand in the way. */
+  readonly inTheWay: InTheWay[];
+  /** Wishes that contradict one another: nothing was searched for. */
+  readonly contradiction?: { readonly message: string; readonly field: string; readonly hint: string };
+}
+
+export interface WaysOptions {
+  readonly limit?: number;
+  readonly wishes?: Wishes;
+  readonly weights?: ChainWeights;
+  readonly usedElsewhere?: ReadonlySet<string>;
+  /** The line is drawn in the direction of flow: its first end is passed from the port outwards. */
+  readonly flow?: ChainQuery['flow'];
+}
+
+/** Most fittings of a way, where nothing else is wished. */
+export const USUAL_MOST_FITTINGS = 3;
+
+/** What a port's end must serve beside the hose: the sensor that stays, the other line. */
+export function takeOffsOf(port: Pick<Port, 'sensor'>, wishes: Wishes = {}): TakeOff[] {
+  const list: TakeOff[] = [];
+  if (wishes.keepSensor && port.sensor) list.push({ to: 'sensor', connector: port.sensor.connector });
+  if (wishes.branchFor) list.push({ to: 'line', connector: wishes.branchFor });
+  return list;
 }
 
 /**
@@ -15,30 +59,95 @@ export interface Way extends Chain {
  * part that would close or shorten the gap where there is one.
  */
 export function waysToHoseEnd(
-  port: Pick<Port, 'connector'>,
+  port: Pick<Port, 'connector' | 'sensor'>,
   hoseEnd: HoseEnd,
   catalogue: Catalogue,
-  limit = 8,
-): { ways: Way[]; missingLinks: MissingLink[]; explanation: string } {
-  const { chains, missingLinks } = solveChains({ from: port.connector, to: hoseEnd.connector, fittings: catalogue.fittings, limit });
-  const byId = new Map(catalogue.fittings.map((f) => [f.id, f]));
-  const ways = chains.map((chain): Way => {
-    const fittings = chain.fittings.map((link) => byId.get(link.id)!);
+  options: WaysOptions = {},
+): WaysAnswer {
+  const { wishes = {}, limit = 8 } = options;
+  const { mostFittings, keepSensor: _keep, branchFor: _branch, ...constraints } = wishes;
+  const query: ChainQuery = {
+    from: port.connector,
+    to: hoseEnd.connector,
+    fittings: catalogue.fittings,
+    limit,
+    maxFittings: mostFittings ?? USUAL_MOST_FITTINGS,
+    constraints,
+    takeOffs: takeOffsOf(port, wishes),
+    needBoreMm: hoseEnd.boreMm,
+    weights: options.weights ?? usualWeights,
+    ...(options.usedElsewhere ? { usedElsewhere: options.usedElsewhere } : {}),
+    ...(options.flow ? { flow: options.flow } : {}),
+  };
+  try {
+    const { chains, missingLinks } = solveChains(query);
+    const none = chains.length === 0;
     return {
-      ...chain,
-      name: wayName(fittings.map((f) => ({ angle: f.angleDeg ?? 0, banjo: f.ends.some((e) => e.family === 'banjo') }))),
-      leastBoreMm: Math.min(hoseEnd.boreMm, ...fittings.map((f) => f.boreMm ?? Infinity)),
+      ways: chains.map((chain) => asWay(chain, hoseEnd, catalogue)),
+      missingLinks,
+      explanation: none ? explain(port.connector, hoseEnd.connector, wishes) : '',
+      inTheWay: none ? whyNone(query) : [],
     };
-  });
-  const explanation =
-    ways.length > 0 ? '' : `No chain in the catalogue joins ${connectorName(port.connector)} to ${connectorName(hoseEnd.connector)}.`;
-  return { ways, missingLinks, explanation };
+  } catch (error) {
+    if (!(error instanceof ChainConstraintError)) throw error;
+    const { message, field, hint } = error;
+    return { ways: [], missingLinks: [], explanation: '', inTheWay: [], contradiction: { message, field, hint } };
+  }
 }
 
-function wayName(fittings: readonly { angle: number; banjo: boolean }[]): string {
+/** Adds to a chain what it is called and what decides. */
+export function asWay(chain: Chain, hoseEnd: HoseEnd, catalogue: Catalogue): Way {
+  const fittings = chain.fittings.map((link) => findFitting(catalogue, link.id)!);
+  return {
+    ...chain,
+    name: wayName(fittings),
+    leastBoreMm: Math.min(hoseEnd.boreMm, ...fittings.map((f) => f.boreMm ?? Infinity)),
+    massG: fittings.reduce((sum, f) => sum + (f.massG ?? 0), 0),
+  };
+}
+
+/** The branches of a way as a line keeps them. `branchPortId` stands for the end given to another line. */
+export function branchesOf(way: Chain, portId: string, branchPortId?: string): LineBranch[] {
+  return way.branches.map(({ at, end, to, fittings }) => ({
+    at,
+    end,
+    to,
+    fittings: fittings.map((link) => ({ ...link })),
+    ...(to === 'sensor' ? { portId } : to === 'line' && branchPortId ? { portId: branchPortId } : {}),
+  }));
+}
+
+/** What one way has that another has not, part by part: `+ Elbow 90°, …`, `− Union, …`. */
+export function differenceBetween(way: readonly string[], other: readonly string[]): { readonly more: string[]; readonly less: string[] } {
+  const rest = [...other];
+  const more = way.filter((id) => {
+    const at = rest.indexOf(id);
+    if (at >= 0) rest.splice(at, 1);
+    return at < 0;
+  });
+  return { more, less: rest };
+}
+
+/** Every part of a way, those of its branches after those of the run. */
+export function partsOf(way: Pick<Chain, 'fittings' | 'branches'>): string[] {
+  return [...way.fittings, ...way.branches.flatMap((b) => b.fittings)].map((link) => link.id);
+}
+
+function explain(from: Connector, to: Connector, wishes: Wishes): string {
+  const wished = Object.keys(wishes).length > 0 ? ' that does what is wished' : '';
+  return `No chain in the catalogue${wished} joins ${connectorName(from)} to ${connectorName(to)}.`;
+}
+
+function wayName(fittings: readonly Fitting[]): string {
   if (fittings.length === 0) return 'Straight on the port';
-  const angled = fittings.find((f) => f.angle > 0);
-  const turn = angled ? (angled.banjo ? 'banjo' : `${angled.angle}° elbow`) : '';
-  if (fittings.length === 1) return angled ? turn.charAt(0).toUpperCase() + turn.slice(1) : '1 adapter';
-  return `${fittings.length} adapters${turn ? `, ${turn}` : ''}`;
+  const kinds = fittings.map(kindOf);
+  const angled = fittings.find((f) => f.angleDeg);
+  const branching = kinds.find((kind) => kind === 'tee' || kind === 'cross');
+  const special = branching ?? (angled ? (kindOf(angled) === 'banjo' ? 'banjo' : `${angled.angleDeg}° elbow`) : undefined);
+  if (fittings.length === 1) return special ? capital(special) : kinds[0] === 'sensor adapter' ? 'Sensor adapter' : '1 adapter';
+  return `${fittings.length} fittings${special ? `, ${special}` : ''}`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }

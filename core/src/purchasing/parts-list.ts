@@ -1,5 +1,5 @@
 import type { Catalogue, JobDocument } from '../job/index.js';
-import { assembleLine } from '../lines/index.js';
+import { assembleLine, sensorMove } from '../lines/index.js';
 
 export type PartGroup = 'hose ends' | 'adapters' | 'seals' | 'hose' | 'clamps and sealant';
 
@@ -47,14 +47,18 @@ export function partsList(document: JobDocument, catalogue: Catalogue): PartsLis
       const price = row.unitPriceMinor === undefined ? {} : { priceMinor: Math.round((row.unitPriceMinor * quantity) / perUnit) };
       rows.set(row.id, { ...row, quantity, ...price, lines: [...new Set([...(known?.lines ?? []), line.number])] });
     };
+    const matings = joints.map((joint) => joint.mating);
     for (const end of ends) {
       if (end.hoseEnd && end.hoseEnd.socketLengthMm > 0)
         add({ group: 'hose ends', id: end.hoseEnd.id, name: end.hoseEnd.name, quantity: 1, unit: 'pc', ...priced(end.hoseEnd.priceMinor) });
-      for (const { fitting } of end.chain ?? [])
+      const moved = sensorMove(end.port, document, catalogue);
+      matings.push(...(moved?.joints ?? []));
+      const placed = [...(end.chain ?? []), ...end.branches.flatMap((b) => b.fittings)].map((p) => p.fitting);
+      for (const fitting of [...placed, ...(moved?.fittings ?? [])])
         add({ group: 'adapters', id: fitting.id, name: fitting.name, quantity: 1, unit: 'pc', ...priced(fitting.priceMinor) });
     }
-    for (const joint of joints)
-      for (const c of joint.mating.seal?.consumables ?? []) {
+    for (const { seal } of matings)
+      for (const c of seal?.consumables ?? []) {
         const sealant = c.item === 'thread sealant';
         const group: PartGroup = sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
         add({

@@ -1,4 +1,4 @@
-import { standardAdapters, standardHoseEnds, standardHoses, type Catalogue, type Fitting, type Hose, type HoseEnd } from '@gewinde/core';
+import { standardFittings, standardHoseEnds, standardHoses, type Catalogue, type Fitting, type Hose, type HoseEnd } from '@gewinde/core';
 import type { Knex } from 'knex';
 
 const TABLES = { fittings: 'fittings', hoses: 'hoses', hoseEnds: 'hose_ends' } as const;
@@ -21,7 +21,7 @@ export async function readCatalogue(db: Knex): Promise<Catalogue> {
 
 /** The standard adapters, hoses and ends where they are not there yet; what is there stays as it is. */
 export async function ensureStandardCatalogue(db: Knex): Promise<void> {
-  await addToCatalogue(db, { fittings: standardAdapters(), hoses: standardHoses(), hoseEnds: standardHoseEnds() }, 'standard');
+  await addToCatalogue(db, { fittings: standardFittings(), hoses: standardHoses(), hoseEnds: standardHoseEnds() }, 'standard');
 }
 
 /** Adds rows the catalogue does not have. */

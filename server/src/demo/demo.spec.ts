@@ -1,4 +1,4 @@
-import { assembleLine, cutTickets, partsList, standardAdapters } from '@gewinde/core';
+import { assembleLine, cutTickets, partsList, standardFittings } from '@gewinde/core';
 import { magpieDocument } from './magpie.js';
 import { sampleCatalogue } from './sample-prices.js';
 
@@ -52,7 +52,7 @@ describe('the sample prices', () => {
   });
 
   it('change nothing else of the standard catalogue, and are the same each time', () => {
-    expect(catalogue.fittings.map((f) => f.id)).toEqual(standardAdapters().map((f) => f.id));
+    expect(catalogue.fittings.map((f) => f.id)).toEqual(standardFittings().map((f) => f.id));
     expect(sampleCatalogue()).toEqual(catalogue);
   });
 });

@@ -1,4 +1,4 @@
-import { standardAdapters, standardHoseEnds, standardHoses, type Catalogue } from '@gewinde/core';
+import { standardFittings, standardHoseEnds, standardHoses, type Catalogue } from '@gewinde/core';
 
 const NOTE = 'sample data';
 
@@ -10,7 +10,7 @@ export function sampleCatalogue(): Catalogue {
   const spread = (id: string): number => [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 997, 7) / 997;
   const price = (id: string, base: number): number => Math.round((base * (0.9 + 0.25 * spread(id))) / 10) * 10;
   return {
-    fittings: standardAdapters().map((f) => {
+    fittings: standardFittings().map((f) => {
       const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55;
       return {
         ...f,

@@ -1,5 +1,6 @@
-import { endForm, formatConnector, parseConnector, type Connector } from '../connectors/index.js';
-import type { Fitting } from './fitting.js';
+import { parseConnector } from '../../connectors/index.js';
+import type { Fitting } from '../fitting.js';
+import { adapter } from './adapter.js';
 
 /** Which sizes the trade makes of each adapter, first end against second. Common practice. */
 const PIPE_TO_FLARE: Readonly<Record<string, readonly number[]>> = {
@@ -86,10 +87,7 @@ const pipeNeighbours: [string, string][] = PIPES.flatMap((a, i) =>
   PIPES.slice(Math.max(0, i - 2), i + 3).map((b): [string, string] => [a, b]),
 );
 
-/**
- * The common adapters of the trade in all their sizes from -3 to -16, with dimensions from the end forms of the standards.
- * They carry no price: prices are a supplier's.
- */
+/** The common adapters, unions, reducers and elbows between American, metric and hose connectors. */
 export function standardAdapters(): Fitting[] {
   const list: Fitting[] = [];
   const add = (a: string, b: string, angles: readonly number[] = [0]): void => {
@@ -132,42 +130,9 @@ export function standardAdapters(): Fitting[] {
     add(`barb ${barb}`, `an${dash} m`);
   }
   for (const [barb, thread] of pairs(BARB_TO_METRIC)) add(`barb ${barb}`, `${thread} m washer`);
+  for (const dash of [6, 8, 10, 12]) {
+    add(`an${dash} f swivel`, `an${dash} m`, [30, 60]);
+    add(`an${dash} f swivel`, `an${dash} f swivel`, [45, 90]);
+  }
   return list;
-}
-
-/** The id the catalogue gives an adapter: its ends and its angle, `npt1/8m+an6m@90`. */
-export function adapterId(a: Connector, b: Connector, angleDeg: number): string {
-  const end = (c: Connector): string => formatConnector(c).replace(/\s+/g, '');
-  return `${end(a)}+${end(b)}${angleDeg ? `@${angleDeg}` : ''}`;
-}
-
-/** An adapter between two connectors with dimensions that follow from its ends. */
-export function adapter(a: Connector, b: Connector, angleDeg: number): Fitting {
-  const forms = [endForm(a), endForm(b)] as const;
-  const hexMm = Math.max(forms[0].hexMm, forms[1].hexMm);
-  const base = {
-    id: adapterId(a, b, angleDeg),
-    name: `${shape(a, b, angleDeg)}, ${formatConnector(a)} to ${formatConnector(b)}`,
-    ends: [a, b],
-    hexMm: tenth(hexMm),
-    boreMm: tenth(Math.min(forms[0].boreMm, forms[1].boreMm)),
-    material: a.family === 'banjo' ? 'steel' : 'aluminium',
-    source: 'standard ends, common proportions',
-  };
-  if (angleDeg === 0) return { ...base, lengthMm: tenth(forms[0].reachMm + 3 + 0.3 * hexMm + forms[1].reachMm) };
-  const legsMm = forms.map((form, i) =>
-    tenth(form.reachMm + (a.family === 'banjo' ? (i === 0 ? 0 : forms[0].outsideMm * 0.75) : 0.62 * hexMm)),
-  );
-  return { ...base, angleDeg, legsMm, lengthMm: tenth(legsMm[0]! + legsMm[1]!) };
-}
-
-function shape(a: Connector, b: Connector, angleDeg: number): string {
-  if (a.family === 'banjo') return 'Banjo';
-  if (angleDeg) return `Elbow ${angleDeg}°`;
-  if (a.family === b.family && a.gender === b.gender) return a.size === b.size ? 'Union' : 'Reducer';
-  return a.family === b.family && a.size !== b.size ? 'Reducer' : 'Adapter';
-}
-
-function tenth(mm: number): number {
-  return Math.round(mm * 10) / 10;
 }

@@ -1,0 +1,143 @@
+import type { Connector } from '../connectors/index.js';
+import { isClosing, isPlain, lengthBetween, openEnds, type Fitting } from '../fittings/index.js';
+import type { ChainQuery } from './chain.js';
+import { ChainStates, type Transition } from './chain-states.js';
+import { leadStep, ownCost, priceOnly } from './chain-weights.js';
+import { ClosingEnds, type EndClosing } from './closing-ends.js';
+import type { Bundle, Passage, SealingIndex } from './sealing-index.js';
+
+/** One more fitting on the run, with what its open ends are given to. */
+export interface ChainStep {
+  readonly bundle: Bundle;
+  readonly passage: Passage;
+  /** One for each open end, in the order of the ends. */
+  readonly closings: readonly EndClosing[];
+  /** Its inner joint and those of its branches. */
+  readonly joints: number;
+  readonly cost: number;
+  readonly lengthMm: number;
+  readonly transition: Transition;
+  /** What it is in substance: equal for two makes of one part. */
+  readonly substance: string;
+}
+
+/** The steps that a query allows, worked out once and rid of those that another beats in every respect. */
+export class ChainSteps {
+  readonly states: ChainStates;
+  private readonly known: (readonly ChainStep[] | undefined)[] = [];
+  private readonly closing: ClosingEnds;
+  private readonly uses: readonly string[];
+  private readonly avoid: ReadonlySet<string>;
+  private readonly materials: readonly string[];
+
+  constructor(
+    private readonly query: ChainQuery,
+    private readonly index: SealingIndex,
+  ) {
+    const { constraints = {}, takeOffs = [] } = query;
+    this.uses = constraints.use ?? [];
+    this.avoid = new Set(constraints.avoid ?? []);
+    this.materials = constraints.materials ?? [];
+    this.states = new ChainStates({
+      turn: constraints.turnDeg === undefined ? undefined : Math.round(constraints.turnDeg * 10),
+      turns: [...index.turns],
+      takeOffs: takeOffs.length,
+      uses: this.uses.length,
+      weights: this.weights,
+    });
+    this.closing = new ClosingEnds(
+      index,
+      takeOffs,
+      (f) => this.mayServe(f) && (isPlain(f) || isClosing(f)),
+      (f, inEnd, outEnd) => this.cost(f, inEnd, outEnd),
+    );
+  }
+
+  private get weights() {
+    return this.query.weights ?? priceOnly;
+  }
+
+  /** The steps through a bundle from an exposed connector on which its inner end seals. */
+  through(bundle: Bundle, node: number): readonly ChainStep[] {
+    const { connectors } = this.index;
+    const aims = turnsFreely(connectors[node]!) || turnsFreely(connectors[bundle.inNode]!);
+    const joint = this.jointCost(node, bundle.inNode);
+    const at = bundle.id * 4 + Number(aims) * 2 + Number(joint > 0);
+    return (this.known[at] ??= this.build(bundle, aims, joint));
+  }
+
+  /** What the joint of two connectors costs by the way it seals. */
+  jointCost(a: number, b: number): number {
+    return this.weights.sealantMinor > 0 && this.index.mating(a, b).kind === 'taper' ? this.weights.sealantMinor : 0;
+  }
+
+  private build(bundle: Bundle, aims: boolean, joint: number): ChainStep[] {
+    let best: ChainStep[] = [];
+    const shortCounts = this.query.constraints?.mostStackMm !== undefined;
+    const beats = (a: ChainStep, b: ChainStep): boolean =>
+      a.transition === b.transition && a.substance === b.substance && a.cost <= b.cost && (!shortCounts || a.lengthMm <= b.lengthMm);
+    for (const passage of bundle.passages) {
+      if (!this.mayRun(passage)) continue;
+      for (const step of this.stepsThrough(bundle, passage, aims, joint)) {
+        if (best.some((rival) => beats(rival, step))) continue;
+        best = [...best.filter((rival) => !beats(step, rival)), step];
+      }
+    }
+    return best;
+  }
+
+  private *stepsThrough(bundle: Bundle, passage: Passage, aims: boolean, joint: number): Generator<ChainStep> {
+    const { fitting, inEnd, outEnd } = passage;
+    const own = joint + this.cost(fitting, inEnd, outEnd);
+    const used = this.uses.indexOf(fitting.id);
+    const one = this.query.distinct === 'every part' ? `${bundle.id}:${fitting.id}` : String(bundle.id);
+    for (const closings of this.waysToClose(fitting, openEnds(fitting, inEnd, outEnd))) {
+      const takes = closings.reduce((mask, c) => mask | (c.takeOff === undefined ? 0 : 1 << c.takeOff), 0);
+      yield {
+        bundle,
+        passage,
+        closings,
+        joints: 1 + closings.reduce((sum, c) => sum + c.joints, 0),
+        cost: own + closings.reduce((sum, c) => sum + c.cost, 0),
+        lengthMm: lengthBetween(fitting, inEnd, outEnd),
+        transition: this.states.transition({ turn: bundle.turn, takes, uses: used === -1 ? 0 : 1 << used, aims, lead: leadStep(fitting) }),
+        substance: one + closings.map((c) => `+${c.takeOff ?? 'plug'}`).join(''),
+      };
+    }
+  }
+
+  /** Every way to give each open end to a plug or to a take-off that no other end of the part has. */
+  private waysToClose(fitting: Fitting, ends: readonly number[]): EndClosing[][] {
+    return ends.reduce<EndClosing[][]>(
+      (ways, end) =>
+        ways.flatMap((way) =>
+          this.closing
+            .of(this.index.node(fitting.ends[end]!))
+            .filter((c) => c.takeOff === undefined || way.every((w) => w.takeOff !== c.takeOff))
+            .map((c) => [...way, c]),
+        ),
+      [[]],
+    );
+  }
+
+  private mayRun({ fitting, inEnd, outEnd }: Passage): boolean {
+    const { constraints = {}, flow } = this.query;
+    if (!this.mayServe(fitting)) return false;
+    if (!isPlain(fitting) && !this.uses.includes(fitting.id)) return false;
+    if (constraints.leastBoreMm !== undefined && (fitting.boreMm ?? Infinity) < constraints.leastBoreMm) return false;
+    return !fitting.oneWay || !flow || (flow === 'from-to') === inEnd < outEnd;
+  }
+
+  private mayServe(fitting: Fitting): boolean {
+    return !this.avoid.has(fitting.id) && (this.materials.length === 0 || this.materials.includes(fitting.material ?? ''));
+  }
+
+  private cost(fitting: Fitting, inEnd: number, outEnd: number): number {
+    return ownCost(fitting, inEnd, outEnd, { ...this.query, weights: this.weights });
+  }
+}
+
+/** A joint with this end can be turned to any direction before it is tight. */
+export function turnsFreely(c: Connector): boolean {
+  return c.swivel === true || c.seat === 'adjustable' || c.family === 'banjo';
+}

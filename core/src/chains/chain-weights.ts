@@ -1,0 +1,120 @@
+import { Type } from 'typebox';
+import { connectorThread, type Connector } from '../connectors/index.js';
+import { lengthBetween, type Fitting } from '../fittings/index.js';
+
+/**
+ * What the shop counts after the number of joints, in minor units of money, so that all of it can be added up and argued about.
+ * Which figures are right is the shop's to say; joints always come first.
+ */
+export interface ChainWeights {
+  /** For each unit of price: 1 counts money as it is, 0 not at all. */
+  readonly price: number;
+  /** What a part without a price is taken to cost. */
+  readonly unpricedMinor: number;
+  /** For each piece that is not on the shelf. */
+  readonly toOrderMinor: number;
+  /** For each day until the last part is there. */
+  readonly leadDayMinor: number;
+  /** For each millimetre of stack. */
+  readonly stackMmMinor: number;
+  /** For each gram hung on a small thread. */
+  readonly smallThreadGramMinor: number;
+  /** For each millimetre that a fitting is narrower than the line needs. */
+  readonly boreMmMinor: number;
+  /** For each elbow, where elbows are not wanted; once for a chain without one, where one is. */
+  readonly elbowMinor: number;
+  readonly elbows: 'unwanted' | 'either' | 'wanted';
+  /** For an elbow that no swivel, adjustable end or banjo lets you aim. */
+  readonly aimMinor: number;
+  /** For each joint of the run that seals by sealant on its threads rather than by a face. */
+  readonly sealantMinor: number;
+  /** For each part that nothing else in the job uses. */
+  readonly furtherPartMinor: number;
+}
+
+/** Price alone. */
+export const priceOnly: ChainWeights = {
+  price: 1,
+  unpricedMinor: 0,
+  toOrderMinor: 0,
+  leadDayMinor: 0,
+  stackMmMinor: 0,
+  smallThreadGramMinor: 0,
+  boreMmMinor: 0,
+  elbowMinor: 0,
+  elbows: 'either',
+  aimMinor: 0,
+  sealantMinor: 0,
+  furtherPartMinor: 0,
+};
+
+/** A start for a shop that has not said. Common practice in kind, invented in figures. */
+export const usualWeights: ChainWeights = {
+  price: 1,
+  unpricedMinor: 1500,
+  toOrderMinor: 200,
+  leadDayMinor: 40,
+  stackMmMinor: 8,
+  smallThreadGramMinor: 6,
+  boreMmMinor: 250,
+  elbowMinor: 400,
+  elbows: 'unwanted',
+  aimMinor: 900,
+  sealantMinor: 300,
+  furtherPartMinor: 250,
+};
+
+const Minor = Type.Integer({ minimum: 0, maximum: 100_000 });
+
+export const ChainWeightsSchema = Type.Object(
+  {
+    price: Type.Number({ minimum: 0, maximum: 10 }),
+    unpricedMinor: Minor,
+    toOrderMinor: Minor,
+    leadDayMinor: Minor,
+    stackMmMinor: Minor,
+    smallThreadGramMinor: Minor,
+    boreMmMinor: Minor,
+    elbowMinor: Minor,
+    elbows: Type.Unsafe<ChainWeights['elbows']>({ enum: ['unwanted', 'either', 'wanted'] }),
+    aimMinor: Minor,
+    sealantMinor: Minor,
+    furtherPartMinor: Minor,
+  },
+  { additionalProperties: false, title: 'ChainWeights' },
+);
+
+/** Waiting is counted in these steps: a part that comes in five days is as good as one that comes in seven. */
+export const leadSteps = [0, 3, 7, 14, 30] as const;
+
+/** The step a lead time falls in; parts on the shelf are there. */
+export function leadStep(fitting: Fitting): number {
+  if ((fitting.shelf ?? 0) > 0) return 0;
+  const found = leadSteps.findIndex((days) => (fitting.leadDays ?? 0) <= days);
+  return found === -1 ? leadSteps.length - 1 : found;
+}
+
+/** How much of its weight a thread feels: all at 1/8 NPT or M10 and below, nothing from 18 mm. Common practice. */
+export function smallThreadShare(port: Connector): number {
+  const major = connectorThread(port)?.majorMm;
+  return major === undefined ? 0 : Math.min(1, Math.max(0, (18 - major) / 7.6));
+}
+
+/** What one way through a fitting costs by itself, in whole minor units. */
+export function ownCost(
+  fitting: Fitting,
+  inEnd: number,
+  outEnd: number,
+  context: { weights: ChainWeights; from: Connector; needBoreMm?: number; usedElsewhere?: ReadonlySet<string> },
+): number {
+  const { weights: w, from, needBoreMm = 0, usedElsewhere } = context;
+  const shortOfBore = Math.max(0, needBoreMm - (fitting.boreMm ?? Infinity));
+  return Math.round(
+    w.price * (fitting.priceMinor ?? w.unpricedMinor) +
+      ((fitting.shelf ?? 0) > 0 ? 0 : w.toOrderMinor) +
+      (usedElsewhere?.has(fitting.id) ? 0 : w.furtherPartMinor) +
+      w.stackMmMinor * lengthBetween(fitting, inEnd, outEnd) +
+      w.smallThreadGramMinor * (fitting.massG ?? 0) * smallThreadShare(from) +
+      w.boreMmMinor * shortOfBore,
+  );
+}

@@ -1,0 +1,45 @@
+/** What a fitting is for; the chain solver, the catalogue's filters and the drawings go by it. */
+export interface FittingKind {
+  readonly id: string;
+  /** In the plural, as it heads a list: `elbows`. */
+  readonly name: string;
+  readonly ends: readonly [least: number, most: number];
+  /** Made to do something to the flow: never taken as a mere adapter, only when it is asked for. */
+  readonly function?: string;
+  /** Closes an open end. */
+  readonly closes?: true;
+  /** Cannot be screwed in: it becomes part of something. */
+  readonly welded?: true;
+}
+
+export const fittingKinds = [
+  { id: 'adapter', name: 'adapters', ends: [2, 2] },
+  { id: 'union', name: 'unions', ends: [2, 2] },
+  { id: 'reducer', name: 'reducers', ends: [2, 2] },
+  { id: 'elbow', name: 'elbows', ends: [2, 2] },
+  { id: 'swivel', name: 'swivels', ends: [2, 2] },
+  { id: 'tee', name: 'tees', ends: [3, 3] },
+  { id: 'cross', name: 'crosses', ends: [4, 4] },
+  { id: 'banjo', name: 'banjos', ends: [2, 3] },
+  { id: 'bulkhead', name: 'bulkhead fittings', ends: [2, 2] },
+  { id: 'flange', name: 'flanges', ends: [2, 2] },
+  { id: 'sensor adapter', name: 'sensor adapters', ends: [2, 2] },
+  { id: 'plug', name: 'plugs', ends: [1, 1], closes: true },
+  { id: 'cap', name: 'caps', ends: [1, 1], closes: true },
+  { id: 'bung', name: 'weld bungs', ends: [1, 2], welded: true },
+  { id: 'restrictor', name: 'restrictors', ends: [2, 2], function: 'throttles the flow' },
+  { id: 'filter', name: 'inline filters', ends: [2, 2], function: 'filters, and needs cleaning' },
+  { id: 'check valve', name: 'check valves', ends: [2, 2], function: 'lets flow pass one way only' },
+  { id: 'dry-break', name: 'dry-breaks', ends: [2, 2], function: 'shuts when it is parted' },
+] as const satisfies readonly FittingKind[];
+
+export type FittingKindId = (typeof fittingKinds)[number]['id'];
+
+const byId: ReadonlyMap<string, FittingKind> = new Map(fittingKinds.map((kind) => [kind.id, kind]));
+
+/** The kind with this id. @throws {RangeError} */
+export function fittingKind(id: string): FittingKind {
+  const found = byId.get(id);
+  if (!found) throw new RangeError(`No kind of fitting "${id}"`);
+  return found;
+}

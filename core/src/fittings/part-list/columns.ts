@@ -1,0 +1,85 @@
+import { formatConnector } from '../../connectors/index.js';
+import { fittingKinds, type FittingKindId } from '../fitting-kinds.js';
+import { materials, type Fitting } from '../fitting.js';
+import { readEnds, readLegs, readMass, readMoney, readOneOf, readQuantity, readWhole, readWords, readYes } from './read-cell.js';
+
+/** One column of a part list: what it is called here and elsewhere, how a cell is read, how it is written. */
+export interface PartColumn {
+  readonly id: keyof Fitting;
+  /** The heading that is written, with its unit. */
+  readonly name: string;
+  /** Other headings that mean the same, in lower case. */
+  readonly words: readonly string[];
+  readonly example: string;
+  readonly read: (text: string) => Fitting[keyof Fitting];
+  readonly write: (fitting: Fitting) => string;
+}
+
+const column = <K extends keyof Fitting>(
+  id: K,
+  name: string,
+  words: string,
+  example: string,
+  read: (text: string) => Fitting[K],
+  write?: (value: NonNullable<Fitting[K]>) => string,
+): PartColumn => ({
+  id,
+  name,
+  words: words.split(',').map((word) => word.trim()),
+  example,
+  read,
+  write: (fitting) => {
+    const value = fitting[id];
+    return value === undefined || value === null ? '' : write ? write(value) : String(value as string | number);
+  },
+});
+
+const kindIds = fittingKinds.map((kind) => kind.id) as FittingKindId[];
+const yes = (value: boolean): string => (value ? 'yes' : '');
+
+/** The columns of a part list, in the order in which they are written. */
+export const partColumns: readonly PartColumn[] = [
+  column('id', 'id', 'part id, our id', 'npt1/8m+an6m', readWords(80)),
+  column('code', 'code', 'order code, article, article no, item, item no, part no, part number, sku', 'TW-2208', readWords(60)),
+  column('supplier', 'supplier', 'vendor, dealer, from', 'North Yard Supply', readWords(80)),
+  column('name', 'name', 'description, part, title, text', 'Adapter, npt 1/8 m to an6 m', readWords(160)),
+  column('kind', 'kind', 'type, category, group', 'adapter', readOneOf(kindIds)),
+  column('ends', 'ends', 'connectors, connections, threads, connection', 'npt 1/8 m + an6 m', readEnds, (ends) => ends.map(formatConnector).join(' + ')),
+  column('angleDeg', 'angle °', 'angle, bend', '90', readQuantity('angle')),
+  column('lengthMm', 'length mm', 'length, stack, stack length', '27.4', readQuantity('length')),
+  column('legsMm', 'legs mm', 'legs, leg lengths', '20.6; 23.1', readLegs, (legs) => legs.join('; ')),
+  column('hexMm', 'hex mm', 'hex, across flats, wrench, spanner', '15.9', readQuantity('length')),
+  column('boreMm', 'bore mm', 'bore, inside diameter, id mm, through', '5.6', readQuantity('length')),
+  column('massG', 'mass g', 'mass, weight, weight g', '14', readMass),
+  column('material', 'material', 'metal', 'aluminium', readOneOf(materials)),
+  column('maxBar', 'pressure bar', 'pressure, max pressure, working pressure', '175', readQuantity('pressure')),
+  column('minTempC', 'least °C', 'min temperature, temperature from', '-54', readQuantity('temperature', -273)),
+  column('maxTempC', 'most °C', 'max temperature, temperature, temperature to', '200', readQuantity('temperature', -273)),
+  column('oneWay', 'one way', 'directional, direction', 'yes', readYes, yes),
+  column('priceMinor', 'price', 'net, net price, unit price, price each, price eur, cost', '8.40', readMoney, (minor) => (minor / 100).toFixed(2)),
+  column('shelf', 'on shelf', 'shelf, stock, quantity, qty', '4', readWhole),
+  column('leadDays', 'lead days', 'lead, lead time, delivery, delivery days', '5', readWhole),
+  column('source', 'source', 'note, remark', 'measured', readWords(160)),
+];
+
+/** The four columns that may stand for `ends`, one end each. */
+export const endColumns = ['end 1', 'end 2', 'end 3', 'end 4'] as const;
+
+/** Which column of the file is which: an index for each column that is there. */
+export type ColumnMapping = Readonly<Partial<Record<keyof Fitting | (typeof endColumns)[number], number>>>;
+
+/** Reads the headings of a file by their names and the words others use for them. */
+export function guessColumns(headings: readonly string[]): ColumnMapping {
+  const plain = headings.map((h) => h.trim().toLowerCase().replace(/[_.]+/g, ' ').replace(/\s*[([].*$/, '').trim());
+  const taken = new Set<number>();
+  const find = (words: readonly string[]): number => {
+    const at = plain.findIndex((heading, i) => !taken.has(i) && words.includes(heading));
+    if (at >= 0) taken.add(at);
+    return at;
+  };
+  const pairs: [string, number][] = [];
+  for (const { id, name } of partColumns) pairs.push([id, find([name.toLowerCase(), id.toLowerCase()])]);
+  for (const end of endColumns) pairs.push([end, find([end, end.replace(' ', ''), end.replace('end', 'connection'), end.replace('end', 'thread')])]);
+  for (const { id, words } of partColumns) if ((pairs.find(([key]) => key === id)?.[1] ?? -1) < 0) pairs.push([id, find(words)]);
+  return Object.fromEntries(pairs.filter(([, at]) => at >= 0)) as ColumnMapping;
+}

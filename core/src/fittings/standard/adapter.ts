@@ -1,0 +1,128 @@
+import { bareConnector, endForm, formatConnector, type Connector } from '../../connectors/index.js';
+import { kindOf, type Fitting, type Material } from '../fitting.js';
+import { fittingKind, type FittingKindId } from '../fitting-kinds.js';
+
+const SOURCE = 'standard ends, common proportions';
+
+/** What a part is apart from its ends. */
+export interface Make {
+  readonly kind?: FittingKindId;
+  readonly material?: Material;
+  /** Narrower than its ends: a restrictor. */
+  readonly boreMm?: number;
+  /** Longer than its ends and hex alone: a filter's body. */
+  readonly bodyMm?: number;
+  readonly bodyHex?: number;
+  readonly oneWay?: boolean;
+}
+
+/** Density in kg/dm³, and what a wall of common proportions holds in bar at a bore of 1 mm; limits of heat in °C. Common practice. */
+const METALS: Readonly<Record<Material, readonly [density: number, holds: number, minTempC: number, maxTempC: number]>> = {
+  aluminium: [2.7, 420, -54, 200],
+  steel: [7.85, 1150, -40, 260],
+  stainless: [7.9, 1050, -54, 400],
+  brass: [8.5, 640, -54, 200],
+};
+
+/** The id the catalogue gives an adapter: its ends and its angle, `npt1/8m+an6m@90`. */
+export function adapterId(a: Connector, b: Connector, angleDeg: number): string {
+  return partId([a, b], angleDeg);
+}
+
+/** Ends, angle, then what sets it apart from its plain sister: `an4fswivel+an4m~1` is one with a bore of 1 mm. */
+function partId(ends: readonly Connector[], angleDeg: number, { kind, material, boreMm }: Make = {}): string {
+  const words = ends.map((c) => formatConnector(c).replace(/\s+/g, '')).join('+');
+  const functional = kind && fittingKind(kind).function ? `#${kind.replace(/\W/g, '')}` : '';
+  return `${words}${angleDeg ? `@${angleDeg}` : ''}${boreMm ? `~${boreMm}` : functional}${material ? `#${material}` : ''}`;
+}
+
+/** An adapter between two connectors with dimensions that follow from its ends. */
+export function adapter(a: Connector, b: Connector, angleDeg: number, make: Make = {}): Fitting {
+  const forms = [endForm(a), endForm(b)] as const;
+  const banjo = a.family === 'banjo';
+  const hexMm = Math.max(forms[0].hexMm, forms[1].hexMm, make.bodyHex ?? 0);
+  const boreMm = make.boreMm ?? tenth(Math.min(forms[0].boreMm, forms[1].boreMm));
+  const legsMm = angleDeg
+    ? forms.map((form, i) => tenth(form.reachMm + (banjo ? (i === 0 ? 0 : forms[0].outsideMm * 0.75) : 0.62 * hexMm)))
+    : undefined;
+  const lengthMm = legsMm ? legsMm[0]! + legsMm[1]! : forms[0].reachMm + 3 + 0.3 * hexMm + forms[1].reachMm + (make.bodyMm ?? 0);
+  return part([a, b], { ...make, ...(banjo && !make.material ? { material: 'steel' } : {}) }, {
+    hexMm,
+    boreMm,
+    lengthMm,
+    ...(angleDeg ? { angleDeg } : {}),
+    ...(legsMm ? { legsMm } : {}),
+  }, partId([a, b], angleDeg, make));
+}
+
+/** A tee or a cross: run, run, branch, branch; each leg from the crossing of the axes to its seat. */
+export function branched(ends: readonly Connector[], make: Make = {}): Fitting {
+  const forms = ends.map(endForm);
+  const hexMm = Math.max(...forms.map((f) => Math.min(f.hexMm, forms[0]!.hexMm * 1.15)));
+  const legsMm = forms.map((form) => tenth(form.reachMm + 0.62 * hexMm));
+  const boreMm = tenth(Math.min(forms[0]!.boreMm, forms[1]!.boreMm));
+  return part(ends, make, { hexMm, boreMm, legsMm, lengthMm: legsMm[0]! + legsMm[1]! }, partId(ends, 0, make));
+}
+
+/** A plug, a cap or a weld bung: one end, and what stands out of the joint. */
+export function single(end: Connector, make: Make = {}): Fitting {
+  const form = endForm(bareConnector(end));
+  const hexMm = form.hexMm;
+  const bung = end.family === 'bung';
+  return part([end], make, {
+    hexMm,
+    lengthMm: bung ? form.reachMm + 4 : form.reachMm + 0.35 * hexMm,
+    ...(bung ? { boreMm: tenth(form.boreMm) } : {}),
+  }, partId([end], 0, make));
+}
+
+function part(
+  ends: readonly Connector[],
+  make: Make,
+  figures: Pick<Fitting, 'hexMm' | 'boreMm' | 'lengthMm' | 'legsMm' | 'angleDeg'>,
+  id: string,
+): Fitting {
+  const material = make.material ?? 'aluminium';
+  const [density, holds, minTempC, maxTempC] = METALS[material];
+  const { hexMm = 10, boreMm = 0, lengthMm = 10 } = figures;
+  // a hex bar of its length less its bore and what is turned away
+  const cm3 = ((0.866 * hexMm ** 2 - 0.785 * boreMm ** 2) * lengthMm * (0.75 + (ends.length > 2 ? 0.3 : 0))) / 1000;
+  const widest = Math.max(...ends.map((e) => endForm(bareConnector(e)).boreMm), 1);
+  const bare: Fitting = {
+    id,
+    name: '',
+    ends,
+    ...(make.kind ? { kind: make.kind } : {}),
+    ...figures,
+    hexMm: tenth(hexMm),
+    lengthMm: tenth(lengthMm),
+    massG: Math.max(1, Math.round(cm3 * density)),
+    material,
+    maxBar: Math.round(holds / Math.sqrt(widest) / 5) * 5,
+    minTempC,
+    maxTempC,
+    ...(make.oneWay ? { oneWay: true } : {}),
+    source: SOURCE,
+  };
+  const kind = kindOf(bare);
+  return { ...bare, kind, name: nameOf(bare, kind, make) };
+}
+
+function nameOf(fitting: Fitting, kind: FittingKindId, make: Make): string {
+  const words = fitting.ends.map(formatConnector);
+  const metal = make.material && kind !== 'banjo' ? `, ${make.material}` : '';
+  const bore = make.boreMm ? ` ${make.boreMm.toFixed(1)} mm` : '';
+  const head = kind === 'filter' ? 'Inline filter' : kind === 'bung' ? 'Weld bung' : kind === 'elbow' ? `Elbow ${fitting.angleDeg}°` : capital(kind);
+  const turned = kind !== 'elbow' && kind !== 'banjo' && fitting.angleDeg ? ` ${fitting.angleDeg}°` : '';
+  if (words.length === 1) return `${head}, ${words[0]!.replace(/^bung /, '')}${metal}`;
+  const tail = words.length > 2 ? `, branch ${words.slice(2).join(' and ')}` : '';
+  return `${head}${bore}${turned}, ${words[0]} to ${words[1]}${tail}${metal}`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function tenth(mm: number): number {
+  return Math.round(mm * 10) / 10;
+}

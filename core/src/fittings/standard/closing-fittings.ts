@@ -1,0 +1,20 @@
+import { familyById, parseConnector } from '../../connectors/index.js';
+import type { Fitting } from '../fitting.js';
+import { single } from './adapter.js';
+
+const METRIC = ['m10x1', 'm12x1.5', 'm14x1.5', 'm16x1.5', 'm18x1.5', 'm20x1.5', 'm22x1.5', 'm26x1.5', 'm27x2'];
+
+/** Plugs, caps and weld bungs. */
+export function closingFittings(): Fitting[] {
+  const ends = [
+    ...['3', '4', '5', '6', '8', '10', '12', '16'].flatMap((d) => [`orb${d} m`, `an${d} m`, `an${d} f`]),
+    ...['1/16', '1/8', '1/4', '3/8', '1/2', '3/4', '1'].map((p) => `npt ${p} m`),
+    ...['1/8', '1/4', '3/8'].flatMap((p) => [`npt ${p} f`, `r ${p} m`, `g ${p} m washer`]),
+    ...METRIC.map((t) => `${t} m washer`),
+    ...['m10x1', 'm12x1.5', 'm14x1.5', 'm18x1.5', 'm22x1.5'].map((t) => `${t} m oring`),
+  ];
+  const bungs = familyById('bung').sizes.flatMap((size) =>
+    size.startsWith('an') ? [`bung ${size} m`] : size.startsWith('m') ? [`bung ${size} f washer`] : [`bung ${size} f`],
+  );
+  return [...ends, ...bungs].map((notation) => single(parseConnector(notation)));
+}

@@ -1,0 +1,112 @@
+import type { ChainWeights } from '../chains/index.js';
+import { findHoseEnd, type Catalogue, type JobDocument, type Line, type LineEnd, type Port } from '../job/index.js';
+import { chooseTogether } from './choose-together.js';
+import { partsOf, waysToHoseEnd, type Way } from './ways.js';
+
+/** Which ends of a job are solved. */
+export interface JobQuery {
+  readonly weights: ChainWeights;
+  /** Ends that have a way already are solved anew as well; checked lines never are. */
+  readonly decidedToo?: boolean;
+}
+
+export interface SolvedEnd {
+  readonly lineId: string;
+  readonly lineNumber: number;
+  readonly side: 'A' | 'B';
+  readonly portId: string;
+  readonly place: string;
+  /** Absent where there is none; `why` says so. */
+  readonly way?: Way;
+  readonly why?: string;
+  /** The way it has already. */
+  readonly same: boolean;
+}
+
+export interface SolvedJob {
+  readonly ends: readonly SolvedEnd[];
+  /** Different parts of all ways of the job, the decided ones too. */
+  readonly differentParts: number;
+  /** The same if each end took the best way for itself. */
+  readonly differentPartsAlone: number;
+  /** No other combination of these ways is better. */
+  readonly proven: boolean;
+}
+
+export interface SolveProgress {
+  readonly done: number;
+  readonly of: number;
+  readonly words: string;
+}
+
+/** Ways of an end that are weighed against those of the others. */
+const WAYS_WEIGHED = 12;
+
+/**
+ * Solves every open end of a job together: each keeps to the fewest joints it can have, and among those ways the ones are taken that
+ * cost least with few different parts. Yields its progress end by end, so that it can be shown and broken off.
+ */
+export function* solveJob(document: JobDocument, catalogue: Catalogue, query: JobQuery): Generator<SolveProgress, SolvedJob> {
+  const open = document.lines.flatMap((line) => openEndsOf(line, query));
+  const asked = new Set(open.map(({ end }) => end));
+  const decided = document.lines.flatMap((l) => [l.endA, l.endB]).filter((end) => !asked.has(end));
+  const used = new Set(decided.flatMap((end) => partsOf({ fittings: end.fittings ?? [], branches: asBranches(end) })));
+  const weights: ChainWeights = { ...query.weights, furtherPartMinor: 0 };
+  const found: { end: SolvedEnd; ways: Way[] }[] = [];
+  for (const [i, { line, side, end }] of open.entries()) {
+    const port = document.ports.find((p) => p.id === end.portId)!;
+    const place = `${document.components.find((c) => c.id === port.componentId)?.name}, ${port.label}`;
+    yield { done: i, of: open.length, words: `L${line.number} ${line.name}: ${place}` };
+    const base = { lineId: line.id, lineNumber: line.number, side, portId: port.id, place, same: false };
+    const answer = waysFor(line, side, end, port, catalogue, weights);
+    if (typeof answer === 'string') found.push({ end: { ...base, why: answer }, ways: [] });
+    else found.push({ end: base, ways: answer });
+  }
+  const solvable = found.filter((f) => f.ways.length > 0);
+  const { chosen, proven } = chooseTogether(
+    solvable.map(({ ways }) => ways.map((way) => ({ parts: partsOf(way), cost: way.costMinor }))),
+    used,
+    query.weights.furtherPartMinor,
+  );
+  const waysOf = (pick: (i: number) => number): Way[] => solvable.map((f, i) => f.ways[pick(i)]!);
+  const count = (ways: readonly Way[]): number => new Set([...used, ...ways.flatMap(partsOf)]).size;
+  const taken = new Map(solvable.map((f, i) => [f, f.ways[chosen[i]!]!]));
+  return {
+    ends: found.map((f) => {
+      const way = taken.get(f);
+      const before = open.find((o) => o.line.id === f.end.lineId && o.side === f.end.side)!.end;
+      return way ? { ...f.end, way, same: JSON.stringify(before.fittings) === JSON.stringify(way.fittings) } : f.end;
+    }),
+    differentParts: count([...taken.values()]),
+    differentPartsAlone: count(waysOf(() => 0)),
+    proven,
+  };
+}
+
+function openEndsOf(line: Line, { decidedToo }: JobQuery): { line: Line; side: 'A' | 'B'; end: LineEnd }[] {
+  if (line.checked) return [];
+  return (['A', 'B'] as const)
+    .map((side) => ({ line, side, end: side === 'A' ? line.endA : line.endB }))
+    .filter(({ end }) => end.fittings === null || decidedToo);
+}
+
+/** The ways of the fewest joints; or in words why there is none. */
+function waysFor(line: Line, side: 'A' | 'B', end: LineEnd, port: Port, catalogue: Catalogue, weights: ChainWeights): Way[] | string {
+  if (line.construction === null || line.dash === null) return 'No hose is chosen yet.';
+  const hoseEnd = findHoseEnd(catalogue, line.construction, line.dash, end.angleDeg);
+  if (!hoseEnd) return `No ${end.angleDeg}° end is in the catalogue for this hose.`;
+  const wishes = { ...end.wishes, ...(port.sensor && !port.sensor.movedTo ? { keepSensor: true } : {}) };
+  const { ways, explanation, contradiction } = waysToHoseEnd(port, hoseEnd, catalogue, {
+    limit: WAYS_WEIGHED,
+    weights,
+    wishes,
+    flow: side === 'A' ? 'from-to' : 'to-from',
+  });
+  if (ways.length === 0) return contradiction?.message ?? explanation;
+  if (wishes.branchFor) return 'A branch for another line is wished here: take the way by hand, so that the line can be drawn from it.';
+  return ways.filter((way) => way.jointCount === ways[0]!.jointCount);
+}
+
+function asBranches({ branches = [] }: LineEnd): Way['branches'] {
+  return branches.map((b) => ({ ...b, joints: [] }));
+}
