@@ -61,8 +61,10 @@ const tables: { [T in EntityType]: Table<Entities[T]> } = {
   },
   port: {
     table: 'ports',
-    toRow: ({ jobId, componentId, connector, ...p }) => ({
+    toRow: ({ jobId, componentId, connector, sensor, openEnd, ...p }) => ({
       ...p,
+      sensor: sensor ? JSON.stringify(sensor) : null,
+      open_end: openEnd ?? false,
       job_id: jobId,
       component_id: componentId,
       connector: JSON.stringify(connector),
@@ -75,13 +77,16 @@ const tables: { [T in EntityType]: Table<Entities[T]> } = {
       connector: fromJson<Port['connector']>(r['connector']),
       note: r['note'] as string,
       position: r['position'] as number,
+      ...(r['sensor'] ? { sensor: fromJson<NonNullable<Port['sensor']>>(r['sensor']) } : {}),
+      ...(r['open_end'] ? { openEnd: true } : {}),
       version: r['version'] as number,
     }),
   },
   line: {
     table: 'job_lines',
-    toRow: ({ jobId, endA, endB, tapedLengthMm, slackPercent, ...l }) => ({
+    toRow: ({ jobId, endA, endB, tapedLengthMm, slackPercent, made, ...l }) => ({
       ...l,
+      made: made && made.length > 0 ? JSON.stringify(made) : null,
       job_id: jobId,
       port_a: endA.portId,
       port_b: endB.portId,
@@ -103,6 +108,7 @@ const tables: { [T in EntityType]: Table<Entities[T]> } = {
       tapedLengthMm: r['taped_length_mm'] as number | null,
       slackPercent: r['slack_percent'] as number,
       checked: Boolean(r['checked']),
+      ...(r['made'] ? { made: fromJson<string[]>(r['made']) } : {}),
       note: r['note'] as string,
       position: r['position'] as number,
       version: r['version'] as number,

@@ -21,6 +21,7 @@ describe('the demo job', () => {
       'open',
       'seals',
       'open',
+      'open',
     ]);
   });
 

@@ -1,5 +1,6 @@
 import {
   parseConnector,
+  priceOnly,
   waysToHoseEnd,
   findHoseEnd,
   type Catalogue,
@@ -20,7 +21,7 @@ interface SurveyRow {
   readonly kind: Component['kind'];
   readonly name: string;
   readonly note: string;
-  readonly ports: readonly (readonly [key: string, label: string, notation: string, note?: string])[];
+  readonly ports: readonly (readonly [key: string, label: string, notation: string, note?: string, sensor?: readonly [name: string, notation: string]])[];
 }
 
 const survey: readonly SurveyRow[] = [
@@ -34,7 +35,7 @@ const survey: readonly SurveyRow[] = [
       ['feed', 'main feed', 'm20x1.5 f washer'],
       ['water', 'water outlet, rear', 'm18x1.5 f washer'],
       ['vent', 'crankcase vent', 'barb 5/8'],
-      ['sender', 'pressure sender', 'rc 1/8 f', 'British taper; the filter head has the American one'],
+      ['sender', 'pressure sender', 'rc 1/8 f', 'British taper; the filter head has the American one', ['pressure sender', 'r 1/8 m']],
     ],
   },
   {
@@ -106,6 +107,7 @@ const survey: readonly SurveyRow[] = [
     ],
   },
   { key: 'catch', kind: 'other', name: 'Catch can', note: '', ports: [['in', 'in', 'barb 5/8']] },
+  { key: 'gauge', kind: 'other', name: 'Gauge panel', note: 'Mechanical oil gauge, beside the wheel.', ports: [['oil', 'oil gauge', 'npt 1/8 f']] },
 ];
 
 interface LineRow {
@@ -211,6 +213,15 @@ const lines: readonly LineRow[] = [
   { name: 'Scavenge to tank', service: 'return', from: 'pump.scavOut', to: 'tank.return', hose: ['rubber', 12], angles: [90, 0] },
   { name: 'Breather', service: 'breather', from: 'block.vent', to: 'catch.in', hose: ['fuel', 10], ways: [0, 0], taped: 820 },
   { name: 'Turbo water', service: 'coolant', from: 'block.water', to: 'turbo.waterIn' },
+  {
+    name: 'Gauge line',
+    service: 'other',
+    from: 'block.sender',
+    to: 'gauge.oil',
+    hose: ['ptfe', 4],
+    taped: 1350,
+    note: 'The pressure sender must stay: its port is the only one on the block.',
+  },
 ];
 
 export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobDocument {
@@ -229,7 +240,7 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
   survey.forEach((row, position) => {
     const component: Component = { id: makeId(), jobId: job.id, kind: row.kind, name: row.name, note: row.note, position, version: 1 };
     components.push(component);
-    row.ports.forEach(([key, label, notation, note = ''], i) => {
+    row.ports.forEach(([key, label, notation, note = '', sensor], i) => {
       const port: Port = {
         id: makeId(),
         jobId: job.id,
@@ -238,6 +249,7 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
         connector: parseConnector(notation),
         note,
         position: i,
+        ...(sensor ? { sensor: { name: sensor[0], connector: parseConnector(sensor[1]), movedTo: null } } : {}),
         version: 1,
       };
       ports.push(port);
@@ -258,7 +270,7 @@ function lineOf(row: LineRow, position: number, jobId: string, byKey: Map<string
     return {
       portId: port.id,
       angleDeg,
-      fittings: waysToHoseEnd(port, hoseEnd, catalogue).ways[way]?.fittings.map((link) => ({ ...link })) ?? null,
+      fittings: waysToHoseEnd(port, hoseEnd, catalogue, { weights: priceOnly }).ways[way]?.fittings.map((link) => ({ ...link })) ?? null,
     };
   };
   return {

@@ -1,6 +1,13 @@
-import { standardFittings, standardHoseEnds, standardHoses, type Catalogue } from '@gewinde/core';
+import { isPlain, standardFittings, standardHoseEnds, standardHoses, type Catalogue } from '@gewinde/core';
 
 const NOTE = 'sample data';
+
+/** Invented suppliers, each with the letters its order codes begin with and the days its parts take. */
+const SUPPLIERS = [
+  { name: 'Alderway Fittings (sample)', letters: 'AW', leadDays: [2, 3] },
+  { name: 'Saltmarsh Hydraulic (sample)', letters: 'SM', leadDays: [5, 7] },
+  { name: 'Ninefold Parts (sample)', letters: 'NF', leadDays: [10, 14] },
+] as const;
 
 /**
  * The standard catalogue with invented prices, marked as sample data. A price grows with the metal of the part and a little with its
@@ -10,12 +17,20 @@ export function sampleCatalogue(): Catalogue {
   const spread = (id: string): number => [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 997, 7) / 997;
   const price = (id: string, base: number): number => Math.round((base * (0.9 + 0.25 * spread(id))) / 10) * 10;
   return {
-    fittings: standardFittings().map((f) => {
+    fittings: standardFittings().map((f, i) => {
       const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55;
+      const draw = spread(`${f.id}/`);
+      const supplier = SUPPLIERS[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2]!;
+      const shelf = spread(`${f.id}.`) < 0.22 ? 1 + Math.round(spread(`${f.id}:`) * 6) : 0;
+      const extra = (f.angleDeg ? 450 : 0) + (f.ends.length - 2) * 300 + (isPlain(f) ? 0 : 900);
       return {
         ...f,
-        priceMinor: price(f.id, 220 + metal + (f.angleDeg ? 450 : 0) + (f.ends.some((e) => e.swivel) ? 380 : 0)),
-        source: `${f.source}; price: ${NOTE}`,
+        priceMinor: price(f.id, Math.max(260, 220 + metal + extra + (f.ends.some((e) => e.swivel) ? 380 : 0))),
+        supplier: supplier.name,
+        code: `${supplier.letters}-${String(1001 + i)}`,
+        shelf,
+        leadDays: supplier.leadDays[i % 2]!,
+        source: `${f.source}; price, code and stock: ${NOTE}`,
       };
     }),
     hoses: standardHoses().map((h) => ({

@@ -1,11 +1,23 @@
-import { LineFields, LineSchema } from '@gewinde/core';
+import { ChainLinkSchema, LineBranchSchema, LineFields, LineSchema } from '@gewinde/core';
 import { Type } from 'typebox';
 import type { Feature } from '../plugins/feature.js';
 import { answers, clientOf, IdParams, VersionField, type App } from '../plugins/typed.js';
 import { addLine, deleteLine, editLine } from './line-store.js';
+import { takeWays } from './take-ways.js';
 
 const { name, service } = LineFields.properties;
 const PortId = Type.String({ minLength: 1, maxLength: 64 });
+
+const WayTakenSchema = Type.Object(
+  {
+    lineId: Type.String({ minLength: 1, maxLength: 64 }),
+    version: VersionField,
+    side: Type.Unsafe<'A' | 'B'>({ enum: ['A', 'B'] }),
+    fittings: Type.Array(ChainLinkSchema, { maxItems: 6 }),
+    branches: Type.Array(LineBranchSchema, { maxItems: 12 }),
+  },
+  { additionalProperties: false },
+);
 
 export async function lineRoutes(app: App, { db }: Feature): Promise<void> {
   app.post(
@@ -34,6 +46,18 @@ export async function lineRoutes(app: App, { db }: Feature): Promise<void> {
       const { version, ...patch } = request.body;
       return editLine(db, request.params.id, version, patch, clientOf(request));
     },
+  );
+  app.post(
+    '/api/jobs/:id/ways',
+    {
+      schema: {
+        summary: 'Take the ways of many ends at once',
+        params: IdParams,
+        body: Type.Object({ ways: Type.Array(WayTakenSchema, { minItems: 1, maxItems: 1000 }) }, { additionalProperties: false }),
+        response: answers(Type.Array(LineSchema)),
+      },
+    },
+    async (request) => takeWays(db, request.params.id, request.body.ways, clientOf(request)),
   );
   app.delete(
     '/api/lines/:id',

@@ -1,10 +1,11 @@
-import { constructions, findHose, serviceById, type Line, type LineEnd } from '@gewinde/core';
+import { constructions, serviceById, type Line, type LineEnd } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { readCatalogue } from '../catalogue/catalogue-store.js';
+import { checkLinks, hasHose } from '../catalogue/catalogue-lookup.js';
 import { deleteEntity, insertEntity, listEntities, updateEntity } from '../database/entities.js';
 import { nextPosition } from '../database/next-position.js';
 import { AppError } from '../errors/app-error.js';
+import { settleBranchPorts } from './branch-ports.js';
 import { changeJob, editable, jobOf } from '../history/change.js';
 
 export type LinePatch = Partial<Omit<Line, 'id' | 'jobId' | 'number' | 'version'>>;
@@ -51,14 +52,16 @@ export async function editLine(db: Knex, id: string, version: number, patch: Lin
   let after: Line | undefined;
   await changeJob(db, await jobOf(db, 'job_lines', id), client, async (trx) => {
     const before = await editable(trx, 'line', id, version);
-    after = { ...before, ...patch, version: version + 1 };
-    await checkPorts(trx, after);
-    await checkParts(trx, after, patch);
+    const merged = { ...before, ...patch, version: version + 1 };
+    await checkPorts(trx, merged);
+    await checkParts(trx, merged, patch);
+    const { line, added, removed } = await settleBranchPorts(trx, before, merged);
+    after = line;
     await updateEntity(trx, { type: 'line', data: after });
     return {
       label: `Edit L${before.number} ${before.name}`,
-      before: [{ type: 'line', data: before }],
-      after: [{ type: 'line', data: after }],
+      before: [{ type: 'line', data: before }, ...removed],
+      after: [{ type: 'line', data: after }, ...added],
     };
   });
   return after!;
@@ -87,20 +90,15 @@ async function checkPorts(trx: Knex.Transaction, line: Line): Promise<void> {
   }
 }
 
-/** Hose and fittings must be in the catalogue when they are chosen. */
+/** Hose and fittings must be in the catalogue when they are chosen. A retired part may stay where it is, but is not chosen anew. */
 async function checkParts(trx: Knex.Transaction, line: Line, patch: LinePatch): Promise<void> {
   if (patch.construction !== undefined && line.construction !== null && !constructions.some((c) => c.id === line.construction))
     throw new AppError('bad-value', `There is no hose construction "${line.construction}".`, { field: 'construction' });
-  const wantsParts =
-    patch.endA?.fittings?.length || patch.endB?.fittings?.length || patch.dash !== undefined || patch.construction !== undefined;
-  if (!wantsParts) return;
-  const catalogue = await readCatalogue(trx);
-  if (line.construction !== null && line.dash !== null && !findHose(catalogue, line.construction, line.dash))
-    throw new AppError('bad-value', `The catalogue has no such hose in -${line.dash}.`, { field: 'dash' });
-  for (const field of ['endA', 'endB'] as const)
-    for (const link of patch[field]?.fittings ?? []) {
-      const fitting = catalogue.fittings.find((f) => f.id === link.id);
-      if (!fitting?.ends[link.inEnd] || !fitting.ends[link.outEnd])
-        throw new AppError('bad-value', `Fitting "${link.id}" is not in the catalogue.`, { field });
-    }
+  const { construction, dash } = line;
+  if ((patch.dash !== undefined || patch.construction !== undefined) && construction !== null && dash !== null)
+    if (!(await hasHose(trx, construction, dash))) throw new AppError('bad-value', `The catalogue has no such hose in -${dash}.`, { field: 'dash' });
+  for (const field of ['endA', 'endB'] as const) {
+    const end = patch[field];
+    if (end) await checkLinks(trx, [...(end.fittings ?? []), ...(end.branches ?? []).flatMap((b) => b.fittings)], field);
+  }
 }

@@ -1,4 +1,4 @@
-import { PortFields, PortSchema } from '@gewinde/core';
+import { PortFields, PortSchema, SensorSchema } from '@gewinde/core';
 import { Type } from 'typebox';
 import type { Feature } from '../plugins/feature.js';
 import { answers, clientOf, IdParams, VersionField, type App } from '../plugins/typed.js';
@@ -7,6 +7,12 @@ import { addPort, deletePort, duplicatePort, editPort } from './port-store.js';
 const { label, note, position } = PortFields.properties;
 /** One line of notation, such as `npt 1/8 f`; the server reads it into a connector. */
 const Notation = Type.String({ maxLength: 80 });
+
+/** A sensor with its connector in notation. */
+const SensorFieldsSchema = Type.Object(
+  { name: SensorSchema.properties.name, notation: Notation, movedTo: SensorSchema.properties.movedTo },
+  { additionalProperties: false },
+);
 
 export async function portRoutes(app: App, { db }: Feature): Promise<void> {
   app.post(
@@ -35,6 +41,7 @@ export async function portRoutes(app: App, { db }: Feature): Promise<void> {
             notation: Type.Optional(Notation),
             note: Type.Optional(note),
             position: Type.Optional(position),
+            sensor: Type.Optional(Type.Union([SensorFieldsSchema, Type.Null()])),
           },
           { additionalProperties: false },
         ),

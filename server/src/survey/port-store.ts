@@ -12,6 +12,14 @@ export interface PortPatch {
   readonly notation?: string;
   readonly note?: string;
   readonly position?: number;
+  /** What sits in the port now, its connector in notation; null where nothing does. */
+  readonly sensor?: SensorFields | null;
+}
+
+export interface SensorFields {
+  readonly name: string;
+  readonly notation: string;
+  readonly movedTo: NonNullable<Port['sensor']>['movedTo'];
 }
 
 /** A new port of a component; its connector is read from the notation. @throws {ConnectorSyntaxError} */
@@ -43,16 +51,35 @@ export async function addPort(
   return made!;
 }
 
-export async function editPort(db: Knex, id: string, version: number, { notation, ...patch }: PortPatch, client: string): Promise<Port> {
+export async function editPort(db: Knex, id: string, version: number, { notation, sensor, ...patch }: PortPatch, client: string): Promise<Port> {
   const connector = notation === undefined ? {} : { connector: parseConnector(notation) };
+  const seated = sensor === undefined ? {} : { sensor: sensor && readSensor(sensor) };
   let after: Port | undefined;
   await changeJob(db, await jobOf(db, 'ports', id), client, async (trx) => {
     const before = await editable(trx, 'port', id, version);
-    after = { ...before, ...patch, ...connector, version: version + 1 };
+    if (sensor?.movedTo) await checkPlace(trx, before, sensor.movedTo.portId);
+    after = { ...before, ...patch, ...connector, ...seated, version: version + 1 };
     await updateEntity(trx, { type: 'port', data: after });
     return { label: `Edit port ${before.label}`, before: [{ type: 'port', data: before }], after: [{ type: 'port', data: after }] };
   });
   return after!;
+}
+
+/** @throws {ConnectorSyntaxError} */
+function readSensor({ name, notation, movedTo }: SensorFields): NonNullable<Port['sensor']> {
+  return { name: name.trim(), connector: parseConnector(notation), movedTo };
+}
+
+/** A sensor moves to another port of its job, which neither a line nor another sensor has. */
+async function checkPlace(trx: Knex.Transaction, from: Port, portId: string): Promise<void> {
+  const field = 'sensor';
+  const ports = await listEntities(trx, 'port', { job_id: from.jobId });
+  const place = ports.find((p) => p.id === portId);
+  if (!place || place.id === from.id) throw new AppError('not-found', 'The new place of the sensor is not another port of this job.', { field });
+  const lines = await linesOn(trx, [portId]);
+  if (lines.length > 0) throw new AppError('port-in-use', `${place.label} is used by ${lines.join(', ')}.`, { field });
+  const other = ports.find((p) => p.id !== from.id && (p.sensor?.movedTo?.portId === portId || (p.id === portId && p.sensor)));
+  if (other) throw new AppError('port-in-use', `${place.label} holds the ${other.sensor!.name} already.`, { field });
 }
 
 export async function duplicatePort(db: Knex, id: string, client: string): Promise<Port> {
@@ -61,8 +88,9 @@ export async function duplicatePort(db: Knex, id: string, client: string): Promi
     const original = await lockEntity(trx, 'port', id);
     if (!original) throw new AppError('not-found');
     const siblings = await listEntities(trx, 'port', { component_id: original.componentId });
+    const { sensor: _sensor, ...bare } = original;
     made = {
-      ...original,
+      ...bare,
       id: randomUUID(),
       label: freeName(
         original.label,

@@ -1,4 +1,4 @@
-import { checkJobFileContent, checkJobFileHeader, JobFileError, JobFileSchema, type Job, type JobFile } from '@gewinde/core';
+import { checkJobFileContent, checkJobFileHeader, JobFileError, JobFileSchema, parseConnector, type Job, type JobFile, type LineEnd, type Port } from '@gewinde/core';
 import { Ajv } from 'ajv';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
@@ -30,30 +30,33 @@ export async function importJob(db: Knex, value: unknown): Promise<{ job: Job; r
     const job: Job = { id: randomUUID(), ...value.job, number, archived: false, version: 1, updatedAt: new Date().toISOString() };
     await insertEntity(trx, { type: 'job', data: job });
     await addToCatalogue(trx, value.parts, 'import');
-    const portIds = new Map<string, string>();
+    const portIds = new Map(value.components.flatMap((c) => c.ports.map((port) => [port.key, randomUUID()] as const)));
     for (const [position, { key: _key, ports, ...component }] of value.components.entries()) {
       const componentId = randomUUID();
       await insertEntity(trx, { type: 'component', data: { id: componentId, jobId: job.id, ...component, position, version: 1 } });
-      for (const [portPosition, port] of ports.entries()) {
-        const id = randomUUID();
-        portIds.set(port.key, id);
+      for (const [portPosition, { key, connector: _notation, sensor, ...port }] of ports.entries())
         await insertEntity(trx, {
           type: 'port',
           data: {
-            id,
+            ...port,
+            id: portIds.get(key)!,
             jobId: job.id,
             componentId,
-            label: port.label,
-            connector: connectors.get(port.key)!,
-            note: port.note,
+            connector: connectors.get(key)!,
+            ...(sensor ? { sensor: readSensor(sensor, portIds) } : {}),
             position: portPosition,
             version: 1,
           },
         });
-      }
     }
     for (const [position, { endA, endB, ...line }] of value.lines.entries()) {
-      const end = ({ port, ...rest }: typeof endA) => ({ portId: portIds.get(port)!, ...rest });
+      const end = ({ port, branches, ...rest }: typeof endA): LineEnd => ({
+        portId: portIds.get(port)!,
+        ...rest,
+        ...(branches
+          ? { branches: branches.map(({ port: given, ...b }) => ({ ...b, ...(given ? { portId: portIds.get(given)! } : {}) })) }
+          : {}),
+      });
       await insertEntity(trx, {
         type: 'line',
         data: { id: randomUUID(), jobId: job.id, ...line, endA: end(endA), endB: end(endB), position, version: 1 },
@@ -61,6 +64,13 @@ export async function importJob(db: Knex, value: unknown): Promise<{ job: Job; r
     }
     return { job, ...(number === value.job.number ? {} : { renumberedFrom: value.job.number }) };
   });
+}
+
+type SensorInFile = NonNullable<JobFile['components'][number]['ports'][number]['sensor']>;
+
+function readSensor({ name, connector, movedTo }: SensorInFile, portIds: ReadonlyMap<string, string>): NonNullable<Port['sensor']> {
+  const place = movedTo && { portId: portIds.get(movedTo.port)!, fittings: movedTo.fittings };
+  return { name, connector: parseConnector(connector), movedTo: place };
 }
 
 async function freeNumber(trx: Knex, wanted: string): Promise<string> {

@@ -26,7 +26,7 @@ describe('the demo', () => {
 describe('a job file', () => {
   it('comes back identical, under the next free number', async () => {
     const original = (await exportOf((await jobs())[0]!.id)).body;
-    expect(original.lines).toHaveLength(11);
+    expect(original.lines).toHaveLength(12);
     const taken = await server.call<{ job: { id: string; number: string }; renumberedFrom: string }>('POST', '/api/jobs/import', original);
     expect(taken.status).toBe(201);
     expect(taken.body.job.number).toBe('2403-2');

@@ -1,0 +1,86 @@
+import type { Fitting } from '@gewinde/core';
+import { startTestApp } from '../../test/test-app.js';
+
+interface Preview {
+  mapping: Record<string, number>;
+  counts: { added: number; changed: number; unchanged: number; errors: number };
+  errors: { line: number; column?: string; message: string }[];
+}
+
+const LIST = [
+  'Article;Description;Connections;Net price;Stock;Delivery days',
+  'TW-1;Adapter;npt 1/4 m + an10 m;12,40 €;3;2',
+  'TW-2;Tee;an6 m + an6 m + npt 1/8 f;18,00;0;5',
+  'TW-3;Plug;orb6 m;4,10;12;1',
+].join('\r\n');
+
+describe('a supplier list', () => {
+  let shop: Awaited<ReturnType<typeof startTestApp>>;
+  beforeAll(async () => (shop = await startTestApp()));
+  afterAll(() => shop.close());
+  const preview = (csv: string, mapping?: object) =>
+    shop.call<Preview>('POST', '/api/catalogue/import/preview', { csv, ...(mapping ? { mapping } : {}) });
+  const take = (csv: string, mapping: object) => shop.call('POST', '/api/catalogue/import', { csv, mapping });
+  const fittings = async () => (await shop.call<{ fittings: Fitting[] }>('GET', '/api/catalogue')).body.fittings;
+
+  it('is shown first: its columns are guessed, nothing is changed', async () => {
+    const before = (await fittings()).length;
+    const { body } = await preview(LIST);
+    expect(body.mapping).toEqual({ code: 0, name: 1, ends: 2, priceMinor: 3, shelf: 4, leadDays: 5 });
+    expect(body.counts).toEqual({ added: 3, changed: 0, unchanged: 0, errors: 0 });
+    expect(await fittings()).toHaveLength(before);
+  });
+
+  it('is taken in whole, changes prices when it comes again, and is taken back in one go', async () => {
+    const { mapping } = (await preview(LIST)).body;
+    expect((await take(LIST, mapping)).body).toEqual({ added: 3, changed: 0, unchanged: 0 });
+    expect((await fittings()).find((f) => f.code === 'TW-2')).toMatchObject({ kind: 'tee', priceMinor: 1800, shelf: 0, leadDays: 5 });
+    const dearer = LIST.replace('12,40 €', '13,00 €');
+    expect((await take(dearer, mapping)).body).toEqual({ added: 0, changed: 1, unchanged: 2 });
+    const prices = 'code,price\nTW-3,5.00';
+    expect((await take(prices, { code: 0, priceMinor: 1 })).body).toMatchObject({ changed: 1 });
+    expect((await fittings()).find((f) => f.code === 'TW-3')).toMatchObject({ priceMinor: 500, shelf: 12, name: 'Plug' });
+    for (let i = 0; i < 3; i++) expect((await shop.call('POST', '/api/catalogue/undo', {})).status).toBe(200);
+    expect((await fittings()).some((f) => f.code?.startsWith('TW'))).toBe(false);
+  });
+
+  it('with a bad line is not taken in at all, and every such line is named', async () => {
+    const bad = `${LIST}\r\nTW-4;Adapter;ntp 1/8 m + an6 m;3,00;1;1\r\nTW-1;Twice;an6 m + an6 m;cheap;1;1\r\nTW-6;No ends;;3,00;1;1`;
+    const { body } = await preview(bad);
+    expect(body.errors.map((e) => [e.line, e.column])).toEqual([
+      [5, 'ends'],
+      [6, 'price'],
+      [7, 'ends'],
+    ]);
+    expect(body.errors[0]!.message).toContain('Did you mean');
+    const before = (await fittings()).length;
+    const refused = await take(bad, body.mapping);
+    expect([refused.status, refused.body['code']]).toEqual([400, 'list-errors']);
+    expect(refused.body['message']).toMatch(/^Line 5: .* Nothing was taken in\.$/);
+    expect(await fittings()).toHaveLength(before);
+  });
+
+  it.each([
+    ['"an open quote', 'list-unreadable'],
+    ['\n\n', 'list-unreadable'],
+    ['code\n' + 'x\n'.repeat(20_001), 'list-unreadable'],
+  ])('that is none is refused', async (csv, code) => {
+    const refused = await preview(csv);
+    expect([refused.status, (refused.body as unknown as { code: string }).code]).toEqual([400, code]);
+  });
+
+  it('comes out as it would go in', async () => {
+    const csv = (await shop.call('GET', '/api/catalogue/fittings.csv')).text;
+    const { body } = await preview(csv);
+    expect(body.counts).toMatchObject({ added: 0, changed: 0, errors: 0 });
+    expect(body.counts.unchanged).toBeGreaterThan(900);
+  });
+
+  it('disarms what a spreadsheet would take for a formula, and knows it again', async () => {
+    const csv = 'code,name,ends\n=1+1,"=HYPERLINK(""x"")",an6 m + an8 m';
+    await take(csv, { code: 0, name: 1, ends: 2 });
+    const out = (await shop.call('GET', '/api/catalogue/fittings.csv')).text;
+    expect(out).toContain(`'=1+1`);
+    expect((await preview(out)).body.counts).toMatchObject({ added: 0, changed: 0, errors: 0 });
+  });
+});
