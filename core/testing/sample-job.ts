@@ -58,7 +58,7 @@ export function endOn(
   way: 'first' | 'none' = 'first',
 ): LineEnd {
   const hoseEnd = findHoseEnd(catalogue, construction, dash, angleDeg)!;
-  const fittings = way === 'none' ? null : waysToHoseEnd(p, hoseEnd, catalogue, 1).ways[0]!.fittings.map((l) => ({ ...l }));
+  const fittings = way === 'none' ? null : waysToHoseEnd(p, hoseEnd, catalogue, { limit: 1 }).ways[0]!.fittings.map((l) => ({ ...l }));
   return { portId: p.id, angleDeg, fittings };
 }
 

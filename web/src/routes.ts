@@ -15,6 +15,7 @@ export const routes: Routes = [
       { path: 'order', loadComponent: () => import('./order/order').then((m) => m.Order) },
     ],
   },
+  { path: 'store', title: 'Store · Gewinde', loadComponent: () => import('./store/store').then((m) => m.Store) },
   {
     path: 'bench',
     title: 'Thread bench · Gewinde',

@@ -1,18 +1,12 @@
-import { waysToHoseEnd, type Catalogue } from '@gewinde/core';
+import { answerWays } from '../src/workers/answer-ways';
 import type { WaysRequest } from '../src/workers/ways-protocol';
 
-/** Answers at once, on the same thread. */
+/** Answers soon, on the same thread. */
 export const makeWaysWorker = (): Worker => {
   const listeners: ((event: { data: unknown }) => void)[] = [];
-  let catalogue: Catalogue = { fittings: [], hoses: [], hoseEnds: [] };
+  const answer = answerWays((data) => listeners.forEach((listener) => listener({ data })));
   return {
     addEventListener: (_: string, listener: (event: { data: unknown }) => void) => listeners.push(listener),
-    postMessage: (data: WaysRequest) => {
-      if (data.kind === 'catalogue') catalogue = data.catalogue;
-      else
-        queueMicrotask(() =>
-          listeners.forEach((l) => l({ data: { id: data.id, ...waysToHoseEnd({ connector: data.from }, data.hoseEnd, catalogue) } })),
-        );
-    },
+    postMessage: (data: WaysRequest) => queueMicrotask(() => void answer(data)),
   } as unknown as Worker;
 };

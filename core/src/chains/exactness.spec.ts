@@ -104,11 +104,20 @@ describe('the chain solver against trying every chain', () => {
 
   it('finds the same when only the price counts', () => {
     fc.assert(
-      fc.property(fc.array(part, { minLength: 10, maxLength: 22 }), fc.constantFrom(...ends), fc.constantFrom(...ends), (parts, from, to) => {
-        const q = { fittings: catalogueOf(parts), from: parseConnector(from), to: parseConnector(to), limit: 5, weights: priceOnly };
-        const { chains } = solveChains(q);
-        expect(chains.map((c) => [c.jointCount, c.priceMinor])).toEqual(everyChain(q).slice(0, 5).map((c) => [c.joints, c.cost]));
-      }),
+      fc.property(
+        fc.array(part, { minLength: 10, maxLength: 22 }),
+        fc.constantFrom(...ends),
+        fc.constantFrom(...ends),
+        (parts, from, to) => {
+          const q = { fittings: catalogueOf(parts), from: parseConnector(from), to: parseConnector(to), limit: 5, weights: priceOnly };
+          const { chains } = solveChains(q);
+          expect(chains.map((c) => [c.jointCount, c.priceMinor])).toEqual(
+            everyChain(q)
+              .slice(0, 5)
+              .map((c) => [c.joints, c.cost]),
+          );
+        },
+      ),
       { numRuns: 80 },
     );
   });

@@ -5,5 +5,5 @@ export { ChainWeightsSchema, leadSteps, priceOnly, smallThreadShare, usualWeight
 export { turnsFreely } from './chain-steps.js';
 export { counterpart } from './counterpart.js';
 export type { MissingLink, ShopMade } from './missing-links.js';
-export { solveChains, type ChainAnswer } from './solve-chains.js';
+export { partFigures, solveChains, type ChainAnswer } from './solve-chains.js';
 export { whyNone, type InTheWay } from './why-none.js';

@@ -92,7 +92,12 @@ function cheapestOf({ passages }: Bundle): { link: ChainLink; price: number } {
   return { link: { id: fitting.id, inEnd, outEnd }, price: fitting.priceMinor ?? 0 };
 }
 
-const WELDABLE: Readonly<Record<string, string>> = { aluminium: 'TIG-weld', steel: 'weld or braze', stainless: 'TIG-weld', brass: 'silver-solder' };
+const WELDABLE: Readonly<Record<string, string>> = {
+  aluminium: 'TIG-weld',
+  steel: 'weld or braze',
+  stainless: 'TIG-weld',
+  brass: 'silver-solder',
+};
 
 /** Two straight parts of one metal, each with one of the wanted ends, to be cut and joined; the cheapest such pair. */
 function shopMade(a: Connector, b: Connector, index: SealingIndex): ShopMade | undefined {

@@ -61,7 +61,11 @@ describe('solveChains', () => {
 
   it('takes a part with a function only when it is asked for, and only the right way round', () => {
     const valve = 'an6m+an6m#checkvalve';
-    expect(solve('orb6 f', 'an6 f swivel', { limit: 60 }).chains.flatMap((c) => c.fittings).some((l) => l.id === valve)).toBe(false);
+    expect(
+      solve('orb6 f', 'an6 f swivel', { limit: 60 })
+        .chains.flatMap((c) => c.fittings)
+        .some((l) => l.id === valve),
+    ).toBe(false);
     for (const [flow, inEnd] of [
       ['from-to', 0],
       ['to-from', 1],
@@ -87,7 +91,11 @@ describe('solveChains', () => {
     ];
     const query = { from: parseConnector('m14x1.5 f washer'), to: parseConnector('an6 f swivel'), fittings };
     expect(solveChains(query).chains[0]).toMatchObject({ fittings: [{ id: 'cheap' }], toOrder: 1, leadDays: 10 });
-    expect(solveChains({ ...query, weights: usualWeights }).chains[0]).toMatchObject({ fittings: [{ id: 'here' }], toOrder: 0, leadDays: 0 });
+    expect(solveChains({ ...query, weights: usualWeights }).chains[0]).toMatchObject({
+      fittings: [{ id: 'here' }],
+      toOrder: 0,
+      leadDays: 0,
+    });
   });
 });
 
@@ -119,8 +127,7 @@ describe('wishes', () => {
 
   it('are kept', () => {
     const turned = solve('m14x1.5 f washer', 'an6 f swivel', { constraints: { turnDeg: 90 }, limit: 4 }).chains;
-    for (const chain of turned)
-      expect(chain.fittings.reduce((sum, l) => sum + (byId.get(l.id)!.angleDeg ?? 0), 0)).toBe(90);
+    for (const chain of turned) expect(chain.fittings.reduce((sum, l) => sum + (byId.get(l.id)!.angleDeg ?? 0), 0)).toBe(90);
     const steel = solve('npt 1/4 f', 'an6 f swivel', { constraints: { materials: ['steel'] }, limit: 4 }).chains;
     expect(steel[0]!.fittings).toEqual([{ id: 'npt1/4m+an6m#steel', inEnd: 0, outEnd: 1 }]);
   });
@@ -132,9 +139,9 @@ describe('wishes', () => {
     const told = whyNone({ ...query, constraints });
     expect(told.map((t) => t.constraint)).toEqual(['mostStackMm']);
     expect(told[0]!.words).toMatch(/^Without the limit of 12 mm on the stack there is a way of 2 joints; its stack is [\d.]+ mm\.$/);
-    expect(whyNone({ ...query, maxFittings: 1, takeOffs: [{ to: 'sensor', connector: parseConnector('m27x2 m washer') }] })[0]!.constraint).toBe(
-      'takeOffs',
-    );
+    expect(
+      whyNone({ ...query, maxFittings: 1, takeOffs: [{ to: 'sensor', connector: parseConnector('m27x2 m washer') }] })[0]!.constraint,
+    ).toBe('takeOffs');
   });
 });
 
@@ -152,7 +159,10 @@ describe('missing links', () => {
   });
 
   it('close a gap together with a part that is there, where the part alone exists but does not do', () => {
-    const fittings = [adapter(parseConnector('npt 1/4 m'), parseConnector('an8 m'), 0), adapter(parseConnector('npt 1/8 m'), parseConnector('an6 m'), 0)];
+    const fittings = [
+      adapter(parseConnector('npt 1/4 m'), parseConnector('an8 m'), 0),
+      adapter(parseConnector('npt 1/8 m'), parseConnector('an6 m'), 0),
+    ];
     const found = links('npt 1/8 f', 'an10 f swivel', fittings);
     expect(found.map((l) => l.notation)).toContain('npt 1/8 m to an10 m');
   });

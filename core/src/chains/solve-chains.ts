@@ -1,10 +1,9 @@
 import type { Branch, Chain, ChainQuery } from './chain.js';
 import { ChainQueue } from './chain-queue.js';
 import { ChainSteps, type ChainStep } from './chain-steps.js';
-import { leadSteps, leadStep } from './chain-weights.js';
 import { checkConstraints } from './check-constraints.js';
 import { findMissingLinks, type MissingLink } from './missing-links.js';
-import { openEnds } from '../fittings/index.js';
+import { openEnds, type Fitting } from '../fittings/index.js';
 import { JOINT, remainingCost, type Remaining } from './remaining-cost.js';
 import { sealingIndex, type SealingIndex } from './sealing-index.js';
 
@@ -79,9 +78,7 @@ function enumerate(
   const mostStack = query.constraints?.mostStackMm ?? Infinity;
   const found: Partial[] = [];
   const seen = new Set<string>();
-  const queue = new ChainQueue<Partial>(
-    (a, b) => a.total - b.total || Number(b.done) - Number(a.done) || a.lengthMm - b.lengthMm,
-  );
+  const queue = new ChainQueue<Partial>((a, b) => a.total - b.total || Number(b.done) - Number(a.done) || a.lengthMm - b.lengthMm);
   const start = { node: index.node(query.from), state: steps.states.start, count: 0, value: 0, lengthMm: 0, done: false };
   queue.push({ ...start, total: remaining.least(most, start.node, start.state) });
   for (let opened = 0; found.length < limit; opened++) {
@@ -173,11 +170,19 @@ function asChain(partial: Partial, query: ChainQuery, index: SealingIndex): Chai
     joints,
     branches,
     jointCount: joints.length + branches.reduce((sum, b) => sum + b.joints.length, 0),
-    priceMinor: parts.reduce((sum, f) => sum + (f.priceMinor ?? 0), 0),
     costMinor: partial.total % JOINT,
     lengthMm: Math.round(partial.lengthMm * 10) / 10,
-    toOrder: parts.filter((f) => (f.shelf ?? 0) === 0).length,
-    leadDays: Math.max(0, ...parts.map((f) => ((f.shelf ?? 0) > 0 ? 0 : (f.leadDays ?? leadSteps[leadStep(f)]!)))),
+    ...partFigures(parts),
+  };
+}
+
+/** What a set of parts costs, how many are not on the shelf, and the days until the last is there. */
+export function partFigures(parts: readonly Fitting[]): { priceMinor: number; toOrder: number; leadDays: number } {
+  const ordered = parts.filter((f) => (f.shelf ?? 0) === 0);
+  return {
+    priceMinor: parts.reduce((sum, f) => sum + (f.priceMinor ?? 0), 0),
+    toOrder: ordered.length,
+    leadDays: Math.max(0, ...ordered.map((f) => f.leadDays ?? 0)),
   };
 }
 

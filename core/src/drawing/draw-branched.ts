@@ -11,7 +11,13 @@ import type { Shape } from './shape.js';
  * A tee or a cross from its hose-side seat to its port-side seat. Branches leave the crossing of the axes square to the run: the first
  * towards the seen half, the next the other way.
  */
-export function drawBranched(frame: Frame, { fitting, inEnd, outEnd }: PlacedFitting, style: BodyStyle, sense: 1 | -1, bore: number): DrawnPart {
+export function drawBranched(
+  frame: Frame,
+  { fitting, inEnd, outEnd }: PlacedFitting,
+  style: BodyStyle,
+  sense: 1 | -1,
+  bore: number,
+): DrawnPart {
   const legOf = (end: number): number => fitting.legsMm?.[end] ?? (fitting.lengthMm ?? 40) / 2;
   const centre = advance(frame, legOf(outEnd));
   const bends = turnBetween(fitting, inEnd, outEnd) > 0;

@@ -1,4 +1,4 @@
-import { endForm, type Connector } from '../connectors/index.js';
+import { bareConnector, endForm, type Connector } from '../connectors/index.js';
 import type { AssembledBranch, LineJoint } from '../lines/index.js';
 import type { BodyStyle } from './body.js';
 import { drawBody } from './body.js';
@@ -62,9 +62,18 @@ export function drawOnBranch(
   return { shapes: [...layers.sort((a, b) => a.level - b.level).flatMap((l) => l.shapes), ...seals], joints: places };
 }
 
-function drawClosing(frame: Frame, end: Connector, style: BodyStyle): Shape[] {
-  const form = endForm(end);
-  return [...bodyOf(frame, end, 0, style), ...drawBody(frame, [{ from: form.reachMm, to: form.reachMm + form.hexMm * 0.35, radius: form.hexMm / Math.sqrt(3), bore: 0.01, surface: 'hex' }], style)];
+/** A part with one end: what screws on, and its hex. A weld bung is its end alone, with its bore open. */
+export function drawClosing(frame: Frame, end: Connector, style: BodyStyle): Shape[] {
+  const form = endForm(bareConnector(end));
+  if (end.family === 'bung') return bodyOf(frame, end, form.boreMm, style);
+  const hex: Section = {
+    from: form.reachMm,
+    to: form.reachMm + form.hexMm * 0.35,
+    radius: form.hexMm / Math.sqrt(3),
+    bore: 0.01,
+    surface: 'hex',
+  };
+  return [...bodyOf(frame, end, 0, style), ...drawBody(frame, [hex], style)];
 }
 
 /** A sensor: its thread, a hex, a round can and the beginning of its wire. */

@@ -126,7 +126,7 @@ describe('small drawings', () => {
       expectInside(portDrawing(parseConnector(notation), size));
     expectInside(componentDrawing(document.components[0]!, document.ports.slice(0, 5), { width: 400, height: 430 }));
     const chain = [{ fitting: catalogue.fittings.find((f) => f.id === 'npt1/4m+an6m@90')!, inEnd: 0, outEnd: 1 }];
-    expectInside(wayStrip(chain, catalogue.hoseEnds[0]!, catalogue.hoses[0], size, 'way'));
+    expectInside(wayStrip({ chain }, catalogue.hoseEnds[0]!, catalogue.hoses[0], size, 'way'));
   });
 });
 

@@ -6,7 +6,20 @@ export type Point = readonly [x: number, y: number];
 
 /** What an area is filled with. */
 export type Fill =
-  'none' | 'paper' | 'metal' | 'component' | 'section' | 'copper' | 'ring' | 'liner' | 'braid' | 'rubber' | 'accent' | 'ink' | 'clash' | 'throat';
+  | 'none'
+  | 'paper'
+  | 'metal'
+  | 'component'
+  | 'section'
+  | 'copper'
+  | 'ring'
+  | 'liner'
+  | 'braid'
+  | 'rubber'
+  | 'accent'
+  | 'ink'
+  | 'clash'
+  | 'throat';
 
 /** What a line means. */
 export type Stroke = 'none' | 'outline' | 'fine' | 'thread' | 'centre' | 'hidden' | 'dimension' | 'leader' | 'seal' | 'frame' | 'grid';

@@ -2,8 +2,9 @@ import { connectorName, formatConnector, type Connector } from '../connectors/in
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import type { Component, Port } from '../job/index.js';
-import type { AssembledEnd, PlacedFitting } from '../lines/index.js';
+import type { AssembledBranch, AssembledEnd, PlacedFitting } from '../lines/index.js';
 import { drawAdapter } from './draw-adapter.js';
+import { drawClosing } from './draw-on-branch.js';
 import { drawHose, drawHoseEnd } from './draw-hose-end.js';
 import { drawPort } from './draw-port.js';
 import { fitted } from './fitted.js';
@@ -15,7 +16,7 @@ const HOSE_STUB_MM = 16;
 
 /** A way from the port (left) to the hose end in miniature. */
 export function wayStrip(
-  chain: readonly PlacedFitting[],
+  { chain, branches = [] }: { readonly chain: readonly PlacedFitting[]; readonly branches?: readonly AssembledBranch[] },
   hoseEnd: HoseEnd,
   hose: Hose | undefined,
   size: { width: number; height: number },
@@ -26,7 +27,7 @@ export function wayStrip(
     component: undefined as unknown as Component,
     port: undefined as unknown as Port,
     chain,
-    branches: [],
+    branches,
     hoseEnd,
   } satisfies AssembledEnd;
   const side = drawSide(end, hose, -1, [], 'whole', false);
@@ -36,9 +37,12 @@ export function wayStrip(
 
 /** One adapter, half in section. */
 export function fittingDrawing(fitting: Fitting, size: { width: number; height: number }): Drawing {
-  const outEnd = fitting.ends.length > 1 ? 1 : 0;
-  const drawn = drawAdapter(startFrame(-1), { fitting, inEnd: 0, outEnd }, { hatch: 135, view: 'half' }, 1);
-  return fitted(drawn.shapes, size.width, size.height, fitting.name, 2, 'middle');
+  const style = { hatch: 135, view: 'half' } as const;
+  const shapes =
+    fitting.ends.length > 1
+      ? drawAdapter(startFrame(-1), { fitting, inEnd: 0, outEnd: 1 }, style, 1).shapes
+      : drawClosing(startFrame(-1), fitting.ends[0]!, style);
+  return fitted(shapes, size.width, size.height, fitting.name, 3.4, 'middle');
 }
 
 /** One hose end on a stub of its hose, half in section. */

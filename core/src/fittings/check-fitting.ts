@@ -18,7 +18,10 @@ export function checkFitting(fitting: Fitting): FittingProblem[] {
   const [least, most] = kind.ends;
   if (fitting.ends.length < least || fitting.ends.length > most) {
     const wanted = least === most ? String(least) : `${least} to ${most}`;
-    say('kind', `${kind.name.charAt(0).toUpperCase()}${kind.name.slice(1)} have ${wanted} ${most === 1 ? 'end' : 'ends'}, and this part has ${fitting.ends.length}.`);
+    say(
+      'kind',
+      `${kind.name.charAt(0).toUpperCase()}${kind.name.slice(1)} have ${wanted} ${most === 1 ? 'end' : 'ends'}, and this part has ${fitting.ends.length}.`,
+    );
   }
   if (kind.id === 'elbow' && !fitting.angleDeg) say('angleDeg', 'An elbow needs its angle.');
   if (fitting.angleDeg && fitting.ends.length > 2) say('angleDeg', 'A part with branches runs straight: leave its angle empty.');

@@ -1,7 +1,16 @@
 import { Type, type Static } from 'typebox';
 import { FittingSchema } from '../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
-import { ChainLinkSchema, ComponentFields, JobFields, LineBranchSchema, LineEndSchema, LineFields, PortFields, SensorSchema } from './job-schema.js';
+import {
+  ChainLinkSchema,
+  ComponentFields,
+  JobFields,
+  LineBranchSchema,
+  LineEndSchema,
+  LineFields,
+  PortFields,
+  SensorSchema,
+} from './job-schema.js';
 
 /**
  * The version of the job file this app writes. Version 2 added sensors in ports, branches, wishes, pinned ways and made joints, all of
@@ -26,14 +35,19 @@ const SensorInFile = Type.Object(
   },
   { additionalProperties: false },
 );
+const BranchesInFile = Type.Array(
+  Type.Object({ ...without(LineBranchSchema.properties, 'portId'), port: Type.Optional(Key) }, { additionalProperties: false }),
+  { maxItems: 12 },
+);
 const EndInFile = Type.Object(
   {
     port: Key,
-    ...without(LineEndSchema.properties, 'portId', 'branches'),
-    branches: Type.Optional(
+    ...without(LineEndSchema.properties, 'portId', 'branches', 'pinned'),
+    branches: Type.Optional(BranchesInFile),
+    pinned: Type.Optional(
       Type.Array(
-        Type.Object({ ...without(LineBranchSchema.properties, 'portId'), port: Type.Optional(Key) }, { additionalProperties: false }),
-        { maxItems: 12 },
+        Type.Object({ fittings: Type.Array(ChainLinkSchema, { maxItems: 6 }), branches: BranchesInFile }, { additionalProperties: false }),
+        { maxItems: 6 },
       ),
     ),
   },

@@ -95,6 +95,12 @@ export const LineBranchSchema = Type.Object(
   { additionalProperties: false, title: 'LineBranch' },
 );
 
+/** A way as it is kept: its fittings, and what their open ends are given to. */
+export const KeptWaySchema = Type.Object(
+  { fittings: ChainSchema, branches: Type.Array(LineBranchSchema, { maxItems: 12 }) },
+  { additionalProperties: false, title: 'KeptWay' },
+);
+
 /** What the fabricator asks of the chain at one end, beside that it seals. */
 export const WishesSchema = Type.Object(
   {
@@ -117,7 +123,7 @@ export const LineEndSchema = Type.Object(
     branches: Type.Optional(Type.Array(LineBranchSchema, { maxItems: 12 })),
     wishes: Type.Optional(WishesSchema),
     /** Ways kept in sight, whatever is solved anew. */
-    pinned: Type.Optional(Type.Array(ChainSchema, { maxItems: 6 })),
+    pinned: Type.Optional(Type.Array(KeptWaySchema, { maxItems: 6 })),
   },
   { additionalProperties: false, title: 'LineEnd' },
 );
@@ -159,6 +165,7 @@ export type Component = Static<typeof ComponentSchema>;
 export type Port = Static<typeof PortSchema>;
 export type Sensor = Static<typeof SensorSchema>;
 export type LineBranch = Static<typeof LineBranchSchema>;
+export type KeptWay = Static<typeof KeptWaySchema>;
 export type Wishes = Static<typeof WishesSchema>;
 export type LineEnd = Static<typeof LineEndSchema>;
 export type Line = Static<typeof LineSchema>;

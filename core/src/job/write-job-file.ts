@@ -2,7 +2,7 @@ import type { ChainLink } from '../chains/index.js';
 import { formatConnector } from '../connectors/index.js';
 import { findHose, findHoseEnd, type Catalogue } from './catalogue.js';
 import { JOB_FILE_VERSION, type JobFile } from './job-file-schema.js';
-import type { JobDocument, LineEnd, Port, Sensor } from './job-schema.js';
+import type { JobDocument, LineBranch, LineEnd, Port, Sensor } from './job-schema.js';
 
 /** The job as a file. The same job always gives the same file: ids become keys in the order of the survey. */
 export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFile {
@@ -31,12 +31,12 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     ...(port.openEnd ? { openEnd: true } : {}),
     ...(port.sensor ? { sensor: writtenSensor(port.sensor, keys) } : {}),
   });
-  const end = ({ portId, branches, ...rest }: LineEnd) => ({
+  const branch = ({ portId, ...b }: LineBranch) => ({ ...b, ...(portId ? { port: keys.get(portId) ?? '?' } : {}) });
+  const end = ({ portId, branches, pinned, ...rest }: LineEnd) => ({
     port: keys.get(portId) ?? '?',
     ...rest,
-    ...(branches
-      ? { branches: branches.map(({ portId: given, ...b }) => ({ ...b, ...(given ? { port: keys.get(given) ?? '?' } : {}) })) }
-      : {}),
+    ...(branches ? { branches: branches.map(branch) } : {}),
+    ...(pinned ? { pinned: pinned.map((way) => ({ fittings: way.fittings, branches: way.branches.map(branch) })) } : {}),
   });
   const { number, name, description } = document.job;
   return {
@@ -66,7 +66,9 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
 
 /** The catalogue rows a job uses, each once, in the order of the catalogue. */
 function usedParts({ lines, ports }: JobDocument, catalogue: Catalogue): JobFile['parts'] {
-  const fittings = new Set([...lines.flatMap((l) => [l.endA, l.endB].flatMap(linksOf)), ...ports.flatMap(sensorLinks)].map((link) => link.id));
+  const fittings = new Set(
+    [...lines.flatMap((l) => [l.endA, l.endB].flatMap(linksOf)), ...ports.flatMap(sensorLinks)].map((link) => link.id),
+  );
   const hoses = new Set<string>();
   const ends = new Set<string>();
   for (const line of lines) {
@@ -91,7 +93,10 @@ function writtenSensor({ name, connector, movedTo }: Sensor, keys: ReadonlyMap<s
 
 /** Every fitting an end names: of its run, its branches and the ways kept in sight. */
 function linksOf({ fittings, branches, pinned }: LineEnd): ChainLink[] {
-  return [...(fittings ?? []), ...(branches ?? []).flatMap((b) => b.fittings), ...(pinned ?? []).flat()];
+  return [{ fittings: fittings ?? [], branches: branches ?? [] }, ...(pinned ?? [])].flatMap((way) => [
+    ...way.fittings,
+    ...way.branches.flatMap((b) => b.fittings),
+  ]);
 }
 
 function sensorLinks({ sensor }: Port): ChainLink[] {

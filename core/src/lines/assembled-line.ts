@@ -69,7 +69,8 @@ export interface CutArithmetic {
 }
 
 export interface LineProblem {
-  readonly code: 'hose-open' | 'end-not-made' | 'way-open' | 'joint' | 'length-open' | 'length' | 'fluid' | 'part-missing' | 'branch' | 'sensor';
+  readonly code:
+    'hose-open' | 'end-not-made' | 'way-open' | 'joint' | 'length-open' | 'length' | 'fluid' | 'part-missing' | 'branch' | 'sensor';
   readonly severity: 'open' | 'attention' | 'leak';
   readonly side?: 'A' | 'B';
   readonly message: string;

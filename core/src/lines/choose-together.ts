@@ -42,7 +42,8 @@ export function chooseTogether(
       const further = [...new Set(way.parts)].filter((p) => !used.has(p) && !parts.has(p));
       return { i, further, adds: way.cost + furtherPart * further.length };
     }).sort((a, b) => a.adds - b.adds);
-    for (const { i, further, adds } of ways) visit([...chosen, i], cost + adds, further.length > 0 ? new Set([...parts, ...further]) : parts);
+    for (const { i, further, adds } of ways)
+      visit([...chosen, i], cost + adds, further.length > 0 ? new Set([...parts, ...further]) : parts);
   };
   visit([], 0, new Set());
   return { chosen: best, cost: bestCost, proven: opened <= MOST_OPENED };
@@ -52,7 +53,7 @@ export function chooseTogether(
 function settle(start: number[], ends: readonly (readonly Choice[])[], total: (chosen: readonly number[]) => number): number[] {
   let best = start;
   let cost = total(best);
-  for (let better = true; better; ) {
+  for (let better = true; better;) {
     better = false;
     for (let end = 0; end < ends.length; end++)
       for (let way = 0; way < ends[end]!.length; way++) {

@@ -14,6 +14,7 @@ export {
   asWay,
   branchesOf,
   differenceBetween,
+  keptWay,
   partsOf,
   takeOffsOf,
   USUAL_MOST_FITTINGS,

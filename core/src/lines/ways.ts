@@ -1,19 +1,23 @@
 import { connectorName, type Connector } from '../connectors/index.js';
 import {
   ChainConstraintError,
+  partFigures,
   solveChains,
   usualWeights,
   whyNone,
+  type Branch,
   type Chain,
+  type ChainLink,
   type ChainQuery,
   type ChainWeights,
   type InTheWay,
   type MissingLink,
   type TakeOff,
 } from '../chains/index.js';
-import { kindOf, type Fitting } from '../fittings/index.js';
+import { kindOf, lengthBetween, type Fitting } from '../fittings/index.js';
 import type { HoseEnd } from '../hose/index.js';
-import { findFitting, type Catalogue, type LineBranch, type Port, type Wishes } from '../job/index.js';
+import { findFitting, type Catalogue, type KeptWay, type LineBranch, type Port, type Wishes } from '../job/index.js';
+import { mate, type Mating } from '../seals/index.js';
 
 /** A chain with the figures that decide between ways. */
 export interface Way extends Chain {
@@ -104,6 +108,56 @@ export function asWay(chain: Chain, hoseEnd: HoseEnd, catalogue: Catalogue): Way
     leastBoreMm: Math.min(hoseEnd.boreMm, ...fittings.map((f) => f.boreMm ?? Infinity)),
     massG: fittings.reduce((sum, f) => sum + (f.massG ?? 0), 0),
   };
+}
+
+/**
+ * A way that a line keeps, with its figures as they are today; its joints need not seal. Undefined where a part is not known any more.
+ */
+export function keptWay(
+  { fittings: links, branches }: KeptWay,
+  port: Pick<Port, 'connector' | 'sensor'>,
+  hoseEnd: HoseEnd,
+  catalogue: Catalogue,
+): Way | undefined {
+  const joinUp = (from: Connector, chain: readonly ChainLink[]): { joints: Mating[]; exposed: Connector } | undefined => {
+    const joints: Mating[] = [];
+    let exposed = from;
+    for (const link of chain) {
+      const part = findFitting(catalogue, link.id);
+      const inner = part?.ends[link.inEnd];
+      const outer = part?.ends[link.outEnd];
+      if (!inner || !outer) return undefined;
+      joints.push(mate(exposed, inner));
+      exposed = outer;
+    }
+    return { joints, exposed };
+  };
+  const run = joinUp(port.connector, links);
+  if (!run) return undefined;
+  const standing: Branch[] = [];
+  for (const { at, end, to, fittings } of branches) {
+    const open = findFitting(catalogue, links[at]?.id ?? '')?.ends[end];
+    const joined = open && joinUp(open, fittings);
+    if (!joined) return undefined;
+    const last = to === 'sensor' && port.sensor ? [mate(joined.exposed, port.sensor.connector)] : [];
+    standing.push({ at, end, to, fittings, joints: [...joined.joints, ...last] });
+  }
+  const joints = [...run.joints, mate(run.exposed, hoseEnd.connector)];
+  const parts = [...links, ...branches.flatMap((b) => b.fittings)].map((link) => findFitting(catalogue, link.id)!);
+  const lengths = links.map(({ id, inEnd, outEnd }) => lengthBetween(findFitting(catalogue, id)!, inEnd, outEnd));
+  return asWay(
+    {
+      fittings: links,
+      joints,
+      branches: standing,
+      jointCount: joints.length + standing.reduce((sum, b) => sum + b.joints.length, 0),
+      lengthMm: Math.round(lengths.reduce((sum, mm) => sum + mm, 0) * 10) / 10,
+      ...partFigures(parts),
+      costMinor: 0,
+    },
+    hoseEnd,
+    catalogue,
+  );
 }
 
 /** The branches of a way as a line keeps them. `branchPortId` stands for the end given to another line. */

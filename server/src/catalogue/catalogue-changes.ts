@@ -19,7 +19,11 @@ export interface CatalogueChange {
 }
 
 /** Makes a change to the catalogue in one transaction, with its record. One change at a time. */
-export async function changeCatalogue(db: Knex, client: string, make: (trx: Knex.Transaction) => Promise<CatalogueChange>): Promise<CatalogueChange> {
+export async function changeCatalogue(
+  db: Knex,
+  client: string,
+  make: (trx: Knex.Transaction) => Promise<CatalogueChange>,
+): Promise<CatalogueChange> {
   return db.transaction(async (trx) => {
     await trx('marks').insert({ name: 'catalogue', at: new Date() }).onConflict('name').merge();
     const change = await make(trx);
@@ -43,7 +47,10 @@ export async function undoCatalogue(db: Knex): Promise<string> {
     if (!change) throw new AppError('nothing-to-undo');
     const before = JSON.parse(change.before_rows) as PartRow[];
     const after = JSON.parse(change.after_rows) as PartRow[];
-    const now = await readParts(trx, after.map((row) => row.fitting.id));
+    const now = await readParts(
+      trx,
+      after.map((row) => row.fitting.id),
+    );
     for (const row of after)
       if (JSON.stringify(now.get(row.fitting.id)?.fitting) !== JSON.stringify(row.fitting)) throw new AppError('cannot-undo');
     const earlier = new Set(before.map((row) => row.fitting.id));
@@ -51,8 +58,14 @@ export async function undoCatalogue(db: Knex): Promise<string> {
     for (const id of gone)
       if ((await usersOf(trx, id)).length > 0)
         throw new AppError('cannot-undo', `This cannot be undone: "${id}" is used by a line by now.`);
-    for (let at = 0; at < gone.length; at += 500) await trx('fittings').whereIn('id', gone.slice(at, at + 500)).delete();
-    await writeParts(trx, before.map((row) => ({ ...row, version: (now.get(row.fitting.id)?.version ?? row.version) + 1 })));
+    for (let at = 0; at < gone.length; at += 500)
+      await trx('fittings')
+        .whereIn('id', gone.slice(at, at + 500))
+        .delete();
+    await writeParts(
+      trx,
+      before.map((row) => ({ ...row, version: (now.get(row.fitting.id)?.version ?? row.version) + 1 })),
+    );
     await trx('catalogue_changes').where({ id: change.id }).update({ state: 'undone' });
     return change.label;
   });
@@ -62,11 +75,10 @@ export async function undoCatalogue(db: Knex): Promise<string> {
 export async function readParts(trx: Knex.Transaction, ids: readonly string[]): Promise<Map<string, PartRow>> {
   const found = new Map<string, PartRow>();
   for (let at = 0; at < ids.length; at += 500) {
-    const rows = (await trx('fittings').whereIn('id', ids.slice(at, at + 500)).forUpdate().select('data', 'version', 'origin')) as {
-      data: unknown;
-      version: number;
-      origin: Origin;
-    }[];
+    const rows = (await trx('fittings')
+      .whereIn('id', ids.slice(at, at + 500))
+      .forUpdate()
+      .select('data', 'version', 'origin')) as { data: unknown; version: number; origin: Origin }[];
     for (const { data, version, origin } of rows) {
       const fitting = fromJson<Fitting>(data);
       found.set(fitting.id, { fitting, version, origin });
@@ -80,7 +92,10 @@ export async function writeParts(trx: Knex.Transaction, rows: readonly PartRow[]
   const { last } = (await trx('fittings').max('position as last').first()) as { last: number | null };
   // codes that change hands must be let go first
   const ids = rows.map((row) => row.fitting.id);
-  for (let at = 0; at < ids.length; at += 500) await trx('fittings').whereIn('id', ids.slice(at, at + 500)).update({ code: null });
+  for (let at = 0; at < ids.length; at += 500)
+    await trx('fittings')
+      .whereIn('id', ids.slice(at, at + 500))
+      .update({ code: null });
   const all = rows.map(({ fitting, version, origin }, i) => ({
     id: fitting.id,
     data: JSON.stringify(fitting),
@@ -90,7 +105,10 @@ export async function writeParts(trx: Knex.Transaction, rows: readonly PartRow[]
     ...fittingColumns(fitting),
   }));
   for (let at = 0; at < all.length; at += 200)
-    await trx('fittings').insert(all.slice(at, at + 200)).onConflict('id').merge(['data', 'origin', 'version', 'code', 'retired']);
+    await trx('fittings')
+      .insert(all.slice(at, at + 200))
+      .onConflict('id')
+      .merge(['data', 'origin', 'version', 'code', 'retired']);
 }
 
 export interface PartUser {

@@ -10,13 +10,18 @@ export function fromJson<T>(value: unknown): T {
 /** The fittings with these ids, retired ones too; those that are not there are left out. */
 export async function findFittings(db: Knex, ids: readonly string[]): Promise<Map<string, Fitting>> {
   if (ids.length === 0) return new Map();
-  const rows: { id: string; data: unknown }[] = await db('fittings').whereIn('id', [...new Set(ids)]).select('id', 'data');
+  const rows: { id: string; data: unknown }[] = await db('fittings')
+    .whereIn('id', [...new Set(ids)])
+    .select('id', 'data');
   return new Map(rows.map((row) => [row.id, fromJson<Fitting>(row.data)]));
 }
 
 /** Every link must name a fitting of the catalogue and ends that it has. @throws {AppError} bad-value */
 export async function checkLinks(db: Knex, links: readonly ChainLink[], field: string): Promise<void> {
-  const fittings = await findFittings(db, links.map((link) => link.id));
+  const fittings = await findFittings(
+    db,
+    links.map((link) => link.id),
+  );
   for (const link of links) {
     const fitting = fittings.get(link.id);
     const closes = fitting?.ends.length === 1 && link.inEnd === 0 && link.outEnd === 0;

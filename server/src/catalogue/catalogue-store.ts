@@ -24,7 +24,9 @@ export async function readCatalogue(db: Knex): Promise<Catalogue> {
 export async function catalogueRevision(db: Knex): Promise<string> {
   const change = (await db('catalogue_changes').max('id as last').count('* as n').first()) as { last: number | null } | undefined;
   const undone = (await db('catalogue_changes').where({ state: 'undone' }).count('* as n').first()) as { n: number };
-  const counts = await Promise.all(Object.values(TABLES).map((table) => db(table).count('* as n').first() as unknown as Promise<{ n: number }>));
+  const counts = await Promise.all(
+    Object.values(TABLES).map((table) => db(table).count('* as n').first() as unknown as Promise<{ n: number }>),
+  );
   const demo = (await db('marks').where({ name: 'demo' }).first('at')) as { at: Date } | undefined;
   return [change?.last ?? 0, undone.n, ...counts.map((c) => c.n), demo?.at.getTime() ?? 0].join('-');
 }

@@ -53,11 +53,20 @@ export async function importList(
     const first = read.errors[0];
     if (first)
       throw new AppError('list-errors', `Line ${first.line}: ${first.message} Nothing was taken in.`, { field: first.column ?? 'csv' });
-    const before = [...(await lockParts(trx, read.changed.map((f) => f.id))).values()];
+    const before = [
+      ...(
+        await lockParts(
+          trx,
+          read.changed.map((f) => f.id),
+        )
+      ).values(),
+    ];
     const versions = new Map(before.map((row) => [row.fitting.id, row.version]));
-    const after = [...read.added, ...read.changed].map(
-      (fitting): PartRow => ({ fitting, version: (versions.get(fitting.id) ?? 0) + 1, origin: 'import' }),
-    );
+    const after = [...read.added, ...read.changed].map((fitting): PartRow => ({
+      fitting,
+      version: (versions.get(fitting.id) ?? 0) + 1,
+      origin: 'import',
+    }));
     await writeParts(trx, after);
     counts = { added: read.added.length, changed: read.changed.length, unchanged: read.unchanged };
     return { label: `Import a list: ${counts.added} new, ${counts.changed} changed`, before, after };
@@ -83,8 +92,10 @@ function readCsv(csv: string): { headings: string[]; rows: string[][] } {
     throw new AppError('list-unreadable', `This is not a CSV list: ${error.message}.`, { field: 'csv' });
   }
   const [headings, ...rows] = table;
-  if (!headings || headings.every((h) => h === '')) throw new AppError('list-unreadable', 'The list is empty: its first line should be the headings.', { field: 'csv' });
-  if (rows.length > MOST_LINES) throw new AppError('list-unreadable', `The list has ${rows.length} lines, and ${MOST_LINES} are the most. Split it.`, { field: 'csv' });
+  if (!headings || headings.every((h) => h === ''))
+    throw new AppError('list-unreadable', 'The list is empty: its first line should be the headings.', { field: 'csv' });
+  if (rows.length > MOST_LINES)
+    throw new AppError('list-unreadable', `The list has ${rows.length} lines, and ${MOST_LINES} are the most. Split it.`, { field: 'csv' });
   // a formula disarmed on the way out is taken as it was
   return { headings, rows: rows.map((row) => row.map((cell) => cell.replace(/^'(?=[=+\-@\t\r])/, ''))) };
 }

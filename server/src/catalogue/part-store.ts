@@ -19,7 +19,9 @@ export async function addPart(db: Knex, given: Omit<Fitting, 'id' | 'retired'> &
   const made: PartRow = { fitting, version: 1, origin: 'own' };
   await changeCatalogue(db, client, async (trx) => {
     if ((await readParts(trx, [fitting.id])).has(fitting.id))
-      throw new AppError('part-taken', `The catalogue has "${fitting.id}" already. Give this one a code of its own, or edit that one.`, { field: 'id' });
+      throw new AppError('part-taken', `The catalogue has "${fitting.id}" already. Give this one a code of its own, or edit that one.`, {
+        field: 'id',
+      });
     await codeIsFree(trx, fitting);
     await writeParts(trx, [made]);
     return { label: `Add ${fitting.name}`, before: [], after: [made] };

@@ -79,7 +79,8 @@ describe('parts of the catalogue', () => {
 
   it('are sent again only when they have changed', async () => {
     const first = await shop.app.inject({ method: 'GET', url: '/api/catalogue' });
-    const again = () => shop.app.inject({ method: 'GET', url: '/api/catalogue', headers: { 'if-none-match': String(first.headers['etag']) } });
+    const again = () =>
+      shop.app.inject({ method: 'GET', url: '/api/catalogue', headers: { 'if-none-match': String(first.headers['etag']) } });
     expect((await again()).statusCode).toBe(304);
     await shop.call('POST', '/api/catalogue/fittings', { ends, code: 'KL-9' });
     expect((await again()).statusCode).toBe(200);

@@ -21,7 +21,13 @@ interface SurveyRow {
   readonly kind: Component['kind'];
   readonly name: string;
   readonly note: string;
-  readonly ports: readonly (readonly [key: string, label: string, notation: string, note?: string, sensor?: readonly [name: string, notation: string]])[];
+  readonly ports: readonly (readonly [
+    key: string,
+    label: string,
+    notation: string,
+    note?: string,
+    sensor?: readonly [name: string, notation: string],
+  ])[];
 }
 
 const survey: readonly SurveyRow[] = [
@@ -107,7 +113,13 @@ const survey: readonly SurveyRow[] = [
     ],
   },
   { key: 'catch', kind: 'other', name: 'Catch can', note: '', ports: [['in', 'in', 'barb 5/8']] },
-  { key: 'gauge', kind: 'other', name: 'Gauge panel', note: 'Mechanical oil gauge, beside the wheel.', ports: [['oil', 'oil gauge', 'npt 1/8 f']] },
+  {
+    key: 'gauge',
+    kind: 'other',
+    name: 'Gauge panel',
+    note: 'Mechanical oil gauge, beside the wheel.',
+    ports: [['oil', 'oil gauge', 'npt 1/8 f']],
+  },
 ];
 
 interface LineRow {

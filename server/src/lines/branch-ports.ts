@@ -55,7 +55,10 @@ async function addPort(trx: Knex.Transaction, line: Line, end: LineEnd, branch: 
 /** What the branch ends in: the open end itself, or the last adapter on it. */
 async function openConnector(trx: Knex.Transaction, end: LineEnd, branch: LineBranch): Promise<Connector> {
   const links = [...(end.fittings ?? []), ...branch.fittings];
-  const fittings = await findFittings(trx, links.map((link) => link.id));
+  const fittings = await findFittings(
+    trx,
+    links.map((link) => link.id),
+  );
   const tee = fittings.get(end.fittings?.[branch.at]?.id ?? '');
   const last = branch.fittings[branch.fittings.length - 1];
   const connector = last ? fittings.get(last.id)?.ends[last.outEnd] : tee?.ends[branch.end];
@@ -66,7 +69,8 @@ async function openConnector(trx: Knex.Transaction, end: LineEnd, branch: LineBr
 }
 
 async function removeUnneeded(trx: Knex.Transaction, before: Line, after: Line): Promise<Entity[]> {
-  const portsOf = (line: Line): string[] => [line.endA, line.endB].flatMap((end) => (end.branches ?? []).flatMap((b) => (b.to === 'line' && b.portId ? [b.portId] : [])));
+  const portsOf = (line: Line): string[] =>
+    [line.endA, line.endB].flatMap((end) => (end.branches ?? []).flatMap((b) => (b.to === 'line' && b.portId ? [b.portId] : [])));
   const kept = new Set(portsOf(after));
   const gone = portsOf(before).filter((id) => !kept.has(id));
   if (gone.length === 0) return [];

@@ -96,7 +96,8 @@ async function checkParts(trx: Knex.Transaction, line: Line, patch: LinePatch): 
     throw new AppError('bad-value', `There is no hose construction "${line.construction}".`, { field: 'construction' });
   const { construction, dash } = line;
   if ((patch.dash !== undefined || patch.construction !== undefined) && construction !== null && dash !== null)
-    if (!(await hasHose(trx, construction, dash))) throw new AppError('bad-value', `The catalogue has no such hose in -${dash}.`, { field: 'dash' });
+    if (!(await hasHose(trx, construction, dash)))
+      throw new AppError('bad-value', `The catalogue has no such hose in -${dash}.`, { field: 'dash' });
   for (const field of ['endA', 'endB'] as const) {
     const end = patch[field];
     if (end) await checkLinks(trx, [...(end.fittings ?? []), ...(end.branches ?? []).flatMap((b) => b.fittings)], field);

@@ -17,20 +17,28 @@ export async function readWeights(db: Knex): Promise<{ weights: ChainWeights; ve
 }
 
 export async function chainWeightsRoutes(app: App, { db }: Feature): Promise<void> {
-  app.get('/api/shop-rules/chain-weights', { schema: { summary: 'What counts when ways are ranked', response: answers(Answer) } }, () => readWeights(db));
+  app.get('/api/shop-rules/chain-weights', { schema: { summary: 'What counts when ways are ranked', response: answers(Answer) } }, () =>
+    readWeights(db),
+  );
   app.put(
     '/api/shop-rules/chain-weights',
     {
       schema: {
         summary: 'Set what counts when ways are ranked',
-        body: Type.Object({ version: Type.Union([VersionField, Type.Literal(0)]), weights: ChainWeightsSchema }, { additionalProperties: false }),
+        body: Type.Object(
+          { version: Type.Union([VersionField, Type.Literal(0)]), weights: ChainWeightsSchema },
+          { additionalProperties: false },
+        ),
         response: answers(Answer),
       },
     },
     async ({ body: { version, weights } }) =>
       db.transaction(async (trx) => {
         // the row is made first, so that two who begin at once meet on its lock
-        await trx('shop_rules').insert({ name: NAME, data: JSON.stringify(usualWeights), version: 0 }).onConflict('name').ignore();
+        await trx('shop_rules')
+          .insert({ name: NAME, data: JSON.stringify(usualWeights), version: 0 })
+          .onConflict('name')
+          .ignore();
         const row = (await trx('shop_rules').where({ name: NAME }).forUpdate().first()) as { version: number };
         if (row.version !== version) throw new AppError('conflict', undefined, { current: await readWeights(trx) });
         await trx('shop_rules')

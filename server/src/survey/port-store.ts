@@ -51,7 +51,13 @@ export async function addPort(
   return made!;
 }
 
-export async function editPort(db: Knex, id: string, version: number, { notation, sensor, ...patch }: PortPatch, client: string): Promise<Port> {
+export async function editPort(
+  db: Knex,
+  id: string,
+  version: number,
+  { notation, sensor, ...patch }: PortPatch,
+  client: string,
+): Promise<Port> {
   const connector = notation === undefined ? {} : { connector: parseConnector(notation) };
   const seated = sensor === undefined ? {} : { sensor: sensor && readSensor(sensor) };
   let after: Port | undefined;
@@ -75,7 +81,8 @@ async function checkPlace(trx: Knex.Transaction, from: Port, portId: string): Pr
   const field = 'sensor';
   const ports = await listEntities(trx, 'port', { job_id: from.jobId });
   const place = ports.find((p) => p.id === portId);
-  if (!place || place.id === from.id) throw new AppError('not-found', 'The new place of the sensor is not another port of this job.', { field });
+  if (!place || place.id === from.id)
+    throw new AppError('not-found', 'The new place of the sensor is not another port of this job.', { field });
   const lines = await linesOn(trx, [portId]);
   if (lines.length > 0) throw new AppError('port-in-use', `${place.label} is used by ${lines.join(', ')}.`, { field });
   const other = ports.find((p) => p.id !== from.id && (p.sensor?.movedTo?.portId === portId || (p.id === portId && p.sensor)));

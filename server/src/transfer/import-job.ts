@@ -1,4 +1,15 @@
-import { checkJobFileContent, checkJobFileHeader, JobFileError, JobFileSchema, parseConnector, type Job, type JobFile, type LineEnd, type Port } from '@gewinde/core';
+import {
+  checkJobFileContent,
+  checkJobFileHeader,
+  JobFileError,
+  JobFileSchema,
+  parseConnector,
+  type Job,
+  type JobFile,
+  type LineBranch,
+  type LineEnd,
+  type Port,
+} from '@gewinde/core';
 import { Ajv } from 'ajv';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
@@ -50,12 +61,15 @@ export async function importJob(db: Knex, value: unknown): Promise<{ job: Job; r
         });
     }
     for (const [position, { endA, endB, ...line }] of value.lines.entries()) {
-      const end = ({ port, branches, ...rest }: typeof endA): LineEnd => ({
+      const branch = ({ port, ...b }: NonNullable<(typeof endA)['branches']>[number]): LineBranch => {
+        const portId = port && portIds.get(port);
+        return { ...b, ...(portId ? { portId } : {}) };
+      };
+      const end = ({ port, branches, pinned, ...rest }: typeof endA): LineEnd => ({
         portId: portIds.get(port)!,
         ...rest,
-        ...(branches
-          ? { branches: branches.map(({ port: given, ...b }) => ({ ...b, ...(given ? { portId: portIds.get(given)! } : {}) })) }
-          : {}),
+        ...(branches ? { branches: branches.map(branch) } : {}),
+        ...(pinned ? { pinned: pinned.map((way) => ({ ...way, branches: way.branches.map(branch) })) } : {}),
       });
       await insertEntity(trx, {
         type: 'line',

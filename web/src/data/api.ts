@@ -1,6 +1,6 @@
 import { HttpClient, type HttpErrorResponse, HttpHeaders } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { Catalogue, Component, Job, JobDocument, JobFile, Line, Port } from '@gewinde/core';
+import type { Catalogue, ChainLink, Component, Job, JobDocument, JobFile, Line, LineBranch, Port } from '@gewinde/core';
 import { catchError, type Observable, throwError } from 'rxjs';
 
 export interface JobSummary {
@@ -13,6 +13,15 @@ export interface JobSummary {
   readonly linesThatLeak: number;
   readonly blockedBy?: string;
   readonly next: string;
+}
+
+/** One end of a line with the way it takes. */
+export interface WayTaken {
+  readonly lineId: string;
+  readonly version: number;
+  readonly side: 'A' | 'B';
+  readonly fittings: readonly ChainLink[];
+  readonly branches: readonly LineBranch[];
 }
 
 /** An error as the server words it; `away` where nobody answered. */
@@ -73,6 +82,9 @@ export class Api {
   }
   remove(kind: EntityKind, id: string, version: number): Observable<null> {
     return this.send('DELETE', `/api/${PATHS[kind]}/${id}`, { version });
+  }
+  takeWays(jobId: string, ways: readonly WayTaken[]): Observable<Line[]> {
+    return this.send('POST', `/api/jobs/${jobId}/ways`, { ways });
   }
   step(jobId: string, direction: 'undo' | 'redo'): Observable<{ label: string }> {
     return this.send('POST', `/api/jobs/${jobId}/${direction}`, {});

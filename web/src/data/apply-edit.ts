@@ -1,4 +1,4 @@
-import { ConnectorSyntaxError, parseConnector, type JobDocument } from '@gewinde/core';
+import { ConnectorSyntaxError, parseConnector, type Connector, type JobDocument } from '@gewinde/core';
 import type { PendingEdit } from './outbox';
 
 /** The document as it will be when the change has arrived. A notation is read into its connector; one that cannot be read changes nothing. */
@@ -23,11 +23,22 @@ export function applyRow(document: JobDocument, kind: PendingEdit['kind'], row: 
 }
 
 function withConnector({ notation, ...patch }: Record<string, unknown>): Record<string, unknown> {
-  if (typeof notation !== 'string') return patch;
+  const sensor = patch['sensor'] as { name: string; notation?: string; movedTo: unknown } | null | undefined;
+  const seated = typeof sensor?.notation === 'string' ? { sensor: readSensor(sensor.name, sensor.notation, sensor.movedTo) } : {};
+  const connector = typeof notation === 'string' ? read(notation) : undefined;
+  return { ...patch, ...seated, ...(connector ? { connector } : {}) };
+}
+
+function readSensor(name: string, notation: string, movedTo: unknown): object | null {
+  const connector = read(notation);
+  return connector ? { name, connector, movedTo } : null;
+}
+
+function read(notation: string): Connector | undefined {
   try {
-    return { ...patch, connector: parseConnector(notation) };
+    return parseConnector(notation);
   } catch (error) {
-    if (error instanceof ConnectorSyntaxError) return patch;
+    if (error instanceof ConnectorSyntaxError) return undefined;
     throw error;
   }
 }

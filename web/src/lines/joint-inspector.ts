@@ -13,6 +13,7 @@ import {
   type AssembledLine,
   type LineJoint,
 } from '@gewinde/core';
+import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { SealGlyph } from '../shared/seal-glyph';
@@ -32,6 +33,7 @@ export class JointInspector {
   readonly line = input.required<AssembledLine>();
   readonly back = output<void>();
   private readonly preferences = inject(Preferences);
+  private readonly store = inject(JobStore);
 
   protected readonly verdict = computed(() => VERDICT[this.joint().mating.outcome]);
   protected readonly names = computed(() => jointNames(this.joint()).map((name) => name.charAt(0).toUpperCase() + name.slice(1)));
@@ -74,4 +76,11 @@ export class JointInspector {
           .map((c) => `${c.quantity} ${c.item}${c.quantity > 1 && !c.item.endsWith('sealant') ? 's' : ''} ${c.size ?? ''}`.trim())
           .join(', ');
   });
+
+  /** Ticks the joint; keys of joints that are no longer there go. */
+  protected setMade(made: boolean): void {
+    const { line, joints } = this.line();
+    const keys = joints.filter((j) => (j.key === this.joint().key ? made : j.state === 'made')).map((j) => j.key);
+    this.store.edit('line', line.id, { made: keys });
+  }
 }

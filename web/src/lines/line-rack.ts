@@ -24,6 +24,7 @@ export class LineRack {
   readonly chosen = input<AssembledLine>();
   readonly open = output<AssembledLine>();
   readonly add = output<void>();
+  readonly solve = output<void>();
 
   protected readonly joints = computed(() => this.lines().reduce((sum, l) => sum + l.joints.length, 0));
 

@@ -1,18 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { runSheet, type AssembledLine } from '@gewinde/core';
+import { drawingToSvg, runSheet, type AssembledLine } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { Icon } from '../shared/icon';
+import { saveFile } from '../shared/save-file';
 import { KeyboardCommands } from '../shell/keyboard-commands';
 import { JointInspector } from './joint-inspector';
 import { LineForm } from './line-form';
 import { LineRack } from './line-rack';
 import { NewLineDialog } from './new-line-dialog';
 import { SealRow } from './seal-row';
+import { SolveDialog } from './solve-dialog';
 import { WaysTable } from './ways-table';
 
 /** The heart: the rack of lines, the chosen one drawn as it would lie on the bench, its joints, its ways, its figures. */
@@ -61,6 +63,7 @@ export class Lines {
       .toView.pipe(takeUntilDestroyed())
       .subscribe((command) => {
         if (command === 'new-line') void this.add();
+        else if (command === 'solve-all') this.solveAll();
         else if (command !== 'thread-bench') this.move(command === 'next' ? 1 : -1);
       });
     effect(() => {
@@ -79,6 +82,21 @@ export class Lines {
   protected chooseJoint(number: number): void {
     this.jointNumber.update((n) => (n === number ? null : number));
     this.inspectorOpen.set(true);
+  }
+
+  protected solveAll(): void {
+    if (this.view.lines().length > 0) this.modal.open(SolveDialog, { ariaLabelledBy: 'solve-title', size: 'xl', scrollable: true });
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected saveSvg(): void {
+    const drawing = this.sheet();
+    const line = this.chosen()?.line;
+    const number = this.view.document()?.job.number.replace(/[^\w.-]+/g, '_');
+    if (drawing && line) saveFile(`${number}-L${line.number}.svg`, drawingToSvg(drawing), 'image/svg+xml');
   }
 
   protected async add(): Promise<void> {

@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
-import { formatMakeUp, type AssembledLine, type LineJoint } from '@gewinde/core';
+import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
+import { formatMakeUp, type AssembledLine, type JointState, type LineJoint } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { SealGlyph } from '../shared/seal-glyph';
 
@@ -15,6 +15,8 @@ export class SealRow {
   readonly line = input.required<AssembledLine>();
   readonly chosen = input<number | null>(null);
   readonly choose = output<number>();
+  protected readonly stateWords: Record<JointState, string> = { sealed: 'seals,', needs: 'needs', leaks: '', made: 'made,' };
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly preferences = inject(Preferences);
 
   protected makeUp(j: LineJoint): string {
@@ -23,5 +25,15 @@ export class SealRow {
 
   protected words(j: LineJoint): string {
     return j.mating.seal?.method ?? (j.mating.outcome === 'leaks' ? 'leaks' : 'does not join');
+  }
+
+  /** The focus goes along with the choice. */
+  protected go(by: 1 | -1): void {
+    const cells = [...this.host.nativeElement.querySelectorAll<HTMLElement>('.cell')];
+    const at = cells.findIndex((cell) => cell === document.activeElement);
+    const next = (at + by + cells.length) % cells.length;
+    cells[next]?.focus();
+    const joint = this.line().joints[next];
+    if (joint && joint.number !== this.chosen()) this.choose.emit(joint.number);
   }
 }

@@ -1,26 +1,41 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import {
-  findHoseEnd,
-  formatConnector,
+  branchesOf,
+  differenceBetween,
+  findFitting,
   formatQuantity,
-  wayStrip,
+  keptWay,
+  partsOf,
   type AssembledEnd,
   type AssembledLine,
-  type Drawing,
+  type KeptWay,
   type Way,
+  type WaysAnswer,
+  type Wishes,
 } from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../data/api';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
-import { DrawingView } from '../shared/drawing';
+import { ShopWeights } from '../data/shop-weights';
 import { WaysService } from '../workers/ways-service';
-import type { WaysAnswer } from '../workers/ways-protocol';
+import type { WaysQuestion } from '../workers/ways-protocol';
+import { MissingParts } from './missing-parts';
+import { SensorPlaces } from './sensor-places';
+import { WayRow, type WayView } from './way-row';
+import { WeightsDialog } from './weights-dialog';
+import { WishesPanel } from './wishes-panel';
 
-/** The ways from a port to its hose end: only those that seal at every joint, fewest joints first, drawn small with what decides. */
+/**
+ * The ways from a port to its hose end: those that seal at every joint, fewest joints first, drawn small with what decides. The way
+ * that is taken and those that are pinned stay in sight, whatever is wished for and solved anew.
+ */
 @Component({
   selector: 'g-ways-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView],
+  imports: [MissingParts, SensorPlaces, WayRow, WishesPanel],
   templateUrl: './ways-table.html',
   styleUrl: './ways-table.scss',
 })
@@ -29,8 +44,11 @@ export class WaysTable {
   protected readonly sides = ['A', 'B'] as const;
   private readonly waysService = inject(WaysService);
   private readonly store = inject(JobStore);
-  private readonly view = inject(JobView);
-  private readonly preferences = inject(Preferences);
+  private readonly api = inject(Api);
+  private readonly modal = inject(NgbModal);
+  private readonly weights = inject(ShopWeights);
+  protected readonly view = inject(JobView);
+  protected readonly preferences = inject(Preferences);
 
   /** Another line shows the end that still needs a way first; within a line the fabricator decides, until a way is taken. */
   protected readonly side = linkedSignal<string, 'A' | 'B'>({
@@ -38,72 +56,199 @@ export class WaysTable {
     computation: () => untracked(() => (this.line().ends[0].chain && !this.line().ends[1].chain ? 'B' : 'A')),
   });
   protected readonly end = computed((): AssembledEnd => this.line().ends[this.side() === 'A' ? 0 : 1]);
-  protected readonly answer = signal<Omit<WaysAnswer, 'id'> | null>(null);
+  protected readonly kept = computed(() => (this.side() === 'A' ? this.line().line.endA : this.line().line.endB));
+  protected readonly wishes = computed((): Wishes => this.kept().wishes ?? {});
+  protected readonly wishCount = computed(() => Object.values(this.wishes()).filter((w) => !(Array.isArray(w) && w.length === 0)).length);
+  protected readonly wishesOpen = signal(false);
+  protected readonly answer = signal<WaysAnswer | null>(null);
+  protected readonly solving = signal(false);
+  protected readonly failed = signal<string | null>(null);
+  /** The way all others are compared with, and the one whose parts are listed, by their keys. */
+  protected readonly held = signal<string | null>(null);
+  protected readonly unfolded = signal<string | null>(null);
 
+  /** Parts that other ends of the job take: not a further part to buy. */
+  private readonly usedElsewhere = computed(() => {
+    const { line } = this.line();
+    const side = this.side();
+    const lines = this.view.document()?.lines ?? [];
+    return lines
+      .flatMap((l) => [
+        { end: l.endA, here: l.id === line.id && side === 'A' },
+        { end: l.endB, here: l.id === line.id && side === 'B' },
+      ])
+      .filter((e) => !e.here)
+      .flatMap(({ end }) => [...(end.fittings ?? []), ...(end.branches ?? []).flatMap((b) => b.fittings)].map((link) => link.id))
+      .sort();
+  });
   /** What the answer depends on, so that an edit elsewhere asks nothing. */
   private readonly question = computed(
-    () => {
-      const end = this.end();
-      return end.hoseEnd && this.view.catalogue() ? { from: end.port.connector, hoseEnd: end.hoseEnd } : null;
+    (): { key: string; question: WaysQuestion } | null => {
+      const { port, hoseEnd } = this.end();
+      if (!hoseEnd || !this.view.catalogue()) return null;
+      const weights = this.weights.weights();
+      const used = this.usedElsewhere();
+      const wishes = this.wishes();
+      const options = {
+        wishes,
+        weights,
+        usedElsewhere: new Set(used),
+        flow: this.side() === 'A' ? ('from-to' as const) : ('to-from' as const),
+      };
+      const question = { port: { connector: port.connector, sensor: port.sensor ?? null }, hoseEnd, options };
+      return { key: JSON.stringify([question, used]), question };
     },
-    { equal: (a, b) => a?.hoseEnd.id === b?.hoseEnd.id && JSON.stringify(a?.from) === JSON.stringify(b?.from) },
+    { equal: (a, b) => a?.key === b?.key },
   );
 
-  protected readonly rows = computed(() => {
-    const chosen = JSON.stringify(this.end().chain?.map((p) => p.fitting.id) ?? null);
-    return (this.answer()?.ways ?? []).map((way) => ({
-      way,
-      strip: this.strip(way),
-      chosen: JSON.stringify(way.fittings.map((f) => f.id)) === chosen,
-      joints: way.joints.length,
-      price: way.priceMinor > 0 ? (way.priceMinor / 100).toFixed(2) : way.fittings.length === 0 ? '0.00' : '—',
-      stack: formatQuantity(way.lengthMm, 'length', this.preferences.system(), { decimals: 0, bare: true }),
-      bore: formatQuantity(way.leastBoreMm, 'length', this.preferences.system(), { decimals: 1, denominator: 64, bare: true }),
-      narrow: way.leastBoreMm < (this.end().hoseEnd?.boreMm ?? 0) * 0.8,
-    }));
+  protected readonly rows = computed((): WayView[] => {
+    const catalogue = this.view.catalogue();
+    const { port, hoseEnd } = this.end();
+    if (!catalogue || !hoseEnd) return [];
+    const { fittings, branches = [], pinned = [] } = this.kept();
+    const taken = fittings && keyOf({ fittings, branches });
+    const pins = new Set(pinned.map(keyOf));
+    const answered = this.answer()?.ways ?? [];
+    const known = new Set(answered.map(keyOf));
+    const extra = [...(fittings ? [{ fittings, branches }] : []), ...pinned].filter((way) => !known.has(keyOf(way)));
+    const others = [...new Map(extra.map((way) => [keyOf(way), keptWay(way, port, hoseEnd, catalogue)])).values()];
+    const ways = [...others.filter((way) => way !== undefined), ...answered];
+    const reference = ways.find((way) => keyOf(way) === this.held()) ?? ways.find((way) => keyOf(way) === taken);
+    return ways.map((way): WayView => {
+      const key = keyOf(way);
+      const parts = partsOf(way);
+      return {
+        key,
+        way,
+        parts: [...new Set(parts)].map((id) => findFitting(catalogue, id)!),
+        chosen: key === taken,
+        pinned: pins.has(key),
+        held: key === this.held(),
+        unfolded: key === this.unfolded(),
+        sealed: [...way.joints, ...way.branches.flatMap((b) => b.joints)].every((j) => j.outcome === 'seals'),
+        narrow: way.leastBoreMm < hoseEnd.boreMm * 0.8,
+        ...(reference && reference !== way ? { against: { way: reference, ...differenceBetween(parts, partsOf(reference)) } } : {}),
+      };
+    });
   });
-  protected readonly missing = computed(() =>
-    (this.answer()?.missingLinks ?? []).map((l) => `${formatConnector(l.from)} to ${formatConnector(l.to)} ${l.saves}.`),
-  );
   protected readonly unit = computed(() => (this.preferences.system() === 'metric' ? 'mm' : 'in'));
 
   constructor() {
     effect((onCleanup) => {
-      const question = this.question();
-      this.answer.set(null);
-      if (!question) return;
-      const asked = this.waysService.ways(question.from, question.hoseEnd).subscribe((answer) => this.answer.set(answer));
-      onCleanup(() => asked.unsubscribe());
+      const asked = this.question();
+      this.failed.set(null);
+      if (!asked) {
+        this.answer.set(null);
+        return;
+      }
+      this.solving.set(true);
+      const waiting = this.waysService.ways(asked.question).subscribe({
+        next: (answer) => {
+          this.answer.set(answer);
+          this.solving.set(false);
+        },
+        error: (error: Error) => {
+          this.failed.set(error.message);
+          this.solving.set(false);
+        },
+      });
+      onCleanup(() => waiting.unsubscribe());
+    });
+    // what was held or unfolded belongs to one end
+    effect(() => {
+      this.line().line.id;
+      this.side();
+      untracked(() => {
+        this.held.set(null);
+        this.unfolded.set(null);
+        this.answer.set(null);
+      });
     });
   }
 
   protected choose(way: Way): void {
-    const { line, ends } = this.line();
+    const { ends } = this.line();
     const side = this.side();
-    const field = side === 'A' ? 'endA' : 'endB';
-    this.store.edit('line', line.id, { [field]: { ...line[field], fittings: way.fittings }, checked: false });
+    const branches = branchesOf(way, this.end().port.id);
+    const change = {
+      fittings: way.fittings.map((link) => ({ ...link })),
+      ...(branches.length > 0 || this.kept().branches ? { branches } : {}),
+    };
+    // a branch for another line gets its port from the server, so its answer is waited for
+    if (branches.some((b) => b.to === 'line')) void this.takeWithPort(change);
+    else this.editEnd(change, true);
     // on to the other end, if that is still open
     if (!ends[side === 'A' ? 1 : 0].chain) this.side.set(side === 'A' ? 'B' : 'A');
   }
 
-  /** The parts of a way by name, for the hover and for those who hear it. */
-  protected names(way: Way): string {
-    const fittings = this.view.catalogue()?.fittings ?? [];
-    return (
-      way.fittings.map((link) => fittings.find((f) => f.id === link.id)?.name ?? link.id).join('; ') || 'the hose end goes on the port'
-    );
+  protected pin(view: WayView): void {
+    const { pinned = [] } = this.kept();
+    const way: KeptWay = { fittings: view.way.fittings.map((link) => ({ ...link })), branches: branchesOf(view.way, this.end().port.id) };
+    const others = pinned.filter((p) => keyOf(p) !== view.key);
+    this.editEnd({ pinned: view.pinned ? others : [...others, way].slice(-6) });
   }
 
-  /** Small ways are drawn with a straight end: what differs is the chain. */
-  private strip(way: Way): Drawing {
-    const catalogue = this.view.catalogue()!;
-    const { hoseEnd } = this.end();
-    const straight = findHoseEnd(catalogue, hoseEnd!.construction, hoseEnd!.dash, 0) ?? hoseEnd!;
-    const chain = way.fittings.map((link) => ({
-      fitting: catalogue.fittings.find((f) => f.id === link.id)!,
-      inEnd: link.inEnd,
-      outEnd: link.outEnd,
-    }));
-    return wayStrip(chain, straight, this.line().hose, { width: 190, height: 40 }, way.name);
+  protected hold(view: WayView): void {
+    this.held.update((key) => (key === view.key ? null : view.key));
   }
+
+  protected unfold(view: WayView): void {
+    this.unfolded.update((key) => (key === view.key ? null : view.key));
+  }
+
+  /** A part is to be used or avoided from now on; asked again, the wish is dropped. */
+  protected wishPart(wish: 'use' | 'avoid', id: string): void {
+    const wishes = this.wishes();
+    const other = wish === 'use' ? 'avoid' : 'use';
+    const list = wishes[wish] ?? [];
+    this.setWishes({
+      ...wishes,
+      [wish]: list.includes(id) ? list.filter((p) => p !== id) : [...list, id].slice(wish === 'use' ? -3 : -20),
+      [other]: (wishes[other] ?? []).filter((p) => p !== id),
+    });
+  }
+
+  protected setWishes(wishes: Wishes): void {
+    const said = Object.fromEntries(Object.entries(wishes).filter(([, w]) => w !== undefined && !(Array.isArray(w) && w.length === 0)));
+    this.editEnd({ wishes: said });
+  }
+
+  protected weigh(): void {
+    this.modal.open(WeightsDialog, { ariaLabelledBy: 'weights-title', size: 'lg' });
+  }
+
+  protected length(mm: number): string {
+    return formatQuantity(mm, 'length', this.preferences.system(), { decimals: 0, bare: true });
+  }
+
+  private editEnd(change: Partial<AssembledLine['line']['endA']>, uncheck = false): void {
+    const { line } = this.line();
+    const field = this.side() === 'A' ? 'endA' : 'endB';
+    this.store.edit('line', line.id, { [field]: { ...line[field], ...change }, ...(uncheck ? { checked: false } : {}) });
+  }
+
+  private async takeWithPort(change: Partial<AssembledLine['line']['endA']>): Promise<void> {
+    const { line } = this.line();
+    const field = this.side() === 'A' ? 'endA' : 'endB';
+    try {
+      await this.store.act(
+        () => firstValueFrom(this.api.edit('line', line.id, line.version, { [field]: { ...line[field], ...change }, checked: false })),
+        () => ({ text: 'The branch is a port of the survey now: draw the other line from it.', tone: 'plain', undo: true }),
+      );
+    } catch (error) {
+      this.store.say(error);
+    }
+  }
+}
+
+/** The same for the same parts in the same places. Whom a branch serves counts, not by which port. */
+function keyOf({
+  fittings,
+  branches,
+}: {
+  fittings: Way['fittings'];
+  branches: readonly KeptWay['branches'][number][] | Way['branches'];
+}): string {
+  const link = (l: Way['fittings'][number]): string => `${l.id}:${l.inEnd}${l.outEnd}`;
+  return [...fittings.map(link), ...branches.map((b) => `${b.at}.${b.end}=${b.to}${b.fittings.map(link).join()}`)].join('|');
 }

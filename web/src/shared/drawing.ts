@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
 import type { AreaShape, BalloonShape, Drawing, DotShape, LineShape, Point, TextShape } from '@gewinde/core';
 
 let drawings = 0;
@@ -17,6 +17,13 @@ export class DrawingView {
   /** Faint squares behind, as on drawing paper. */
   readonly squared = input(false);
   readonly choose = output<number>();
+  protected readonly stateWords: Record<BalloonShape['tone'], string> = {
+    sealed: ', seals',
+    needs: ', seals with what it needs',
+    leaks: ', does not seal',
+    made: ', made',
+  };
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
 
   protected readonly id = `d${++drawings}`;
   protected readonly hatches = computed(() => [
@@ -37,6 +44,16 @@ export class DrawingView {
 
   protected hatchUrl(shape: AreaShape): string | null {
     return shape.hatch !== undefined && (shape.fill === 'section' || shape.fill === 'component') ? `url(#${this.id}-${shape.hatch})` : null;
+  }
+
+  /** The focus goes to the balloon that will be chosen. */
+  protected go(event: Event, by: 1 | -1): void {
+    event.preventDefault();
+    const balloons = [...this.host.nativeElement.querySelectorAll<SVGElement>('.balloon')];
+    const at = balloons.findIndex((b) => b === document.activeElement);
+    const next = this.balloons()[(at + by + balloons.length) % balloons.length];
+    balloons[(at + by + balloons.length) % balloons.length]?.focus();
+    if (next && next.number !== this.chosen()) this.choose.emit(next.number);
   }
 
   /** The leader ends at the balloon's rim. */

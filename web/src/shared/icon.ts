@@ -16,7 +16,8 @@ export type IconName =
   | 'moon'
   | 'layout-sidebar-reverse'
   | 'check2'
-  | 'arrow-left-right';
+  | 'arrow-left-right'
+  | 'pin-angle';
 
 @Component({
   selector: 'g-icon',

@@ -64,6 +64,7 @@ export class FindDialog {
     const componentName = (id: string): string => document?.components.find((c) => c.id === id)?.name ?? '';
     const commands: Finding[] = [
       { kind: 'command', name: 'Board', detail: 'all jobs', open: () => this.router.navigate(['/']) },
+      { kind: 'view', name: 'Store', detail: 'catalogue of parts · c', open: () => this.router.navigate(['/store']) },
       { kind: 'view', name: 'Thread bench', detail: 'name a thread · t', open: () => this.router.navigate(['/bench/name']) },
       { kind: 'view', name: 'Pair check', detail: 'thread bench', open: () => this.router.navigate(['/bench/pair']) },
       { kind: 'view', name: 'What joins what', detail: 'thread bench', open: () => this.router.navigate(['/bench/matrix']) },
@@ -99,8 +100,8 @@ export class FindDialog {
       ...(this.catalogue.catalogue()?.fittings ?? []).map((f): Finding => ({
         kind: 'part',
         name: f.name,
-        detail: `bore ${f.boreMm} mm`,
-        open: go('order'),
+        detail: [f.code, f.boreMm === undefined ? '' : `bore ${f.boreMm} mm`].filter(Boolean).join(' · '),
+        open: () => this.router.navigate(['/store'], { queryParams: { part: f.id } }),
       })),
     ];
   }

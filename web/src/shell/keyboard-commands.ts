@@ -6,7 +6,7 @@ import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { steps } from './steps';
 
-export type ViewCommand = 'new-line' | 'next' | 'previous' | 'thread-bench';
+export type ViewCommand = 'new-line' | 'next' | 'previous' | 'thread-bench' | 'solve-all';
 
 /** What a key does, as the help shows it and as it is carried out. */
 export interface KeyCommand {
@@ -43,6 +43,8 @@ export class KeyboardCommands {
     { keys: 'k', words: 'Previous in the rack', matches: plain('k'), run: () => this.toView.next('previous') },
     { keys: 'n', words: 'New line', matches: plain('n'), run: () => this.newLine() },
     { keys: 't', words: 'Thread bench; in the survey, at the port', matches: plain('t'), run: () => this.threadBench() },
+    { keys: 'c', words: 'Store: the catalogue of parts', matches: plain('c'), run: () => void this.router.navigate(['/store']) },
+    { keys: 'a', words: 'Solve all ends of the job', matches: plain('a'), run: () => this.solveAll() },
     { keys: 'u', words: 'Swap units', matches: plain('u'), run: () => this.preferences.swapUnits() },
     {
       keys: 'Ctrl Z',
@@ -85,6 +87,10 @@ export class KeyboardCommands {
   threadBench(): void {
     if (/\/survey/.test(this.router.url)) this.toView.next('thread-bench');
     else void this.router.navigate(['/bench']);
+  }
+
+  private solveAll(): void {
+    if (this.router.url.includes('/lines')) this.toView.next('solve-all');
   }
 
   private newLine(): void {

@@ -17,5 +17,7 @@ export class TopBar {
   protected readonly store = inject(JobStore);
   protected readonly preferences = inject(Preferences);
   protected readonly keyboard = inject(KeyboardCommands);
-  protected readonly onBench = inject(ActivatedRoute).snapshot.routeConfig?.path === 'bench';
+  private readonly path = inject(ActivatedRoute).snapshot.routeConfig?.path;
+  protected readonly onBench = this.path === 'bench';
+  protected readonly inStore = this.path === 'store';
 }

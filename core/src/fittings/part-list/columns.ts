@@ -44,7 +44,9 @@ export const partColumns: readonly PartColumn[] = [
   column('supplier', 'supplier', 'vendor, dealer, from', 'North Yard Supply', readWords(80)),
   column('name', 'name', 'description, part, title, text', 'Adapter, npt 1/8 m to an6 m', readWords(160)),
   column('kind', 'kind', 'type, category, group', 'adapter', readOneOf(kindIds)),
-  column('ends', 'ends', 'connectors, connections, threads, connection', 'npt 1/8 m + an6 m', readEnds, (ends) => ends.map(formatConnector).join(' + ')),
+  column('ends', 'ends', 'connectors, connections, threads, connection', 'npt 1/8 m + an6 m', readEnds, (ends) =>
+    ends.map(formatConnector).join(' + '),
+  ),
   column('angleDeg', 'angle °', 'angle, bend', '90', readQuantity('angle')),
   column('lengthMm', 'length mm', 'length, stack, stack length', '27.4', readQuantity('length')),
   column('legsMm', 'legs mm', 'legs, leg lengths', '20.6; 23.1', readLegs, (legs) => legs.join('; ')),
@@ -56,7 +58,9 @@ export const partColumns: readonly PartColumn[] = [
   column('minTempC', 'least °C', 'min temperature, temperature from', '-54', readQuantity('temperature', -273)),
   column('maxTempC', 'most °C', 'max temperature, temperature, temperature to', '200', readQuantity('temperature', -273)),
   column('oneWay', 'one way', 'directional, direction', 'yes', readYes, yes),
-  column('priceMinor', 'price', 'net, net price, unit price, price each, price eur, cost', '8.40', readMoney, (minor) => (minor / 100).toFixed(2)),
+  column('priceMinor', 'price', 'net, net price, unit price, price each, price eur, cost', '8.40', readMoney, (minor) =>
+    (minor / 100).toFixed(2),
+  ),
   column('shelf', 'on shelf', 'shelf, stock, quantity, qty', '4', readWhole),
   column('leadDays', 'lead days', 'lead, lead time, delivery, delivery days', '5', readWhole),
   column('source', 'source', 'note, remark', 'measured', readWords(160)),
@@ -70,7 +74,14 @@ export type ColumnMapping = Readonly<Partial<Record<keyof Fitting | (typeof endC
 
 /** Reads the headings of a file by their names and the words others use for them. */
 export function guessColumns(headings: readonly string[]): ColumnMapping {
-  const plain = headings.map((h) => h.trim().toLowerCase().replace(/[_.]+/g, ' ').replace(/\s*[([].*$/, '').trim());
+  const plain = headings.map((h) =>
+    h
+      .trim()
+      .toLowerCase()
+      .replace(/[_.]+/g, ' ')
+      .replace(/\s*[([].*$/, '')
+      .trim(),
+  );
   const taken = new Set<number>();
   const find = (words: readonly string[]): number => {
     const at = plain.findIndex((heading, i) => !taken.has(i) && words.includes(heading));
@@ -79,7 +90,8 @@ export function guessColumns(headings: readonly string[]): ColumnMapping {
   };
   const pairs: [string, number][] = [];
   for (const { id, name } of partColumns) pairs.push([id, find([name.toLowerCase(), id.toLowerCase()])]);
-  for (const end of endColumns) pairs.push([end, find([end, end.replace(' ', ''), end.replace('end', 'connection'), end.replace('end', 'thread')])]);
+  for (const end of endColumns)
+    pairs.push([end, find([end, end.replace(' ', ''), end.replace('end', 'connection'), end.replace('end', 'thread')])]);
   for (const { id, words } of partColumns) if ((pairs.find(([key]) => key === id)?.[1] ?? -1) < 0) pairs.push([id, find(words)]);
   return Object.fromEntries(pairs.filter(([, at]) => at >= 0)) as ColumnMapping;
 }

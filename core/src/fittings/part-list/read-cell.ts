@@ -47,7 +47,8 @@ export function readMoney(text: string): number {
   const last = Math.max(bare.lastIndexOf('.'), bare.lastIndexOf(','));
   if (last === -1) return Number(bare) * 100;
   const decimals = bare.length - last - 1;
-  const single = bare.indexOf('.') === bare.lastIndexOf('.') && bare.indexOf(',') === bare.lastIndexOf(',') && /[.,]/g.exec(bare)!.index === last;
+  const single =
+    bare.indexOf('.') === bare.lastIndexOf('.') && bare.indexOf(',') === bare.lastIndexOf(',') && /[.,]/g.exec(bare)!.index === last;
   if (decimals === 3 && single) throw new CellError(`"${text}" could be thousands or a fraction. Write it with two decimals.`);
   const whole = bare.slice(0, decimals === 3 ? undefined : last).replace(/[.,]/g, '');
   const fraction = decimals === 3 ? '00' : bare.slice(last + 1).padEnd(2, '0');

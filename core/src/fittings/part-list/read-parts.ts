@@ -54,11 +54,13 @@ export function readParts(rows: readonly (readonly string[])[], mapping: ColumnM
       ] as const) {
         if (value === undefined) continue;
         const before = lineOf.get(`${what} ${value}`);
-        if (before !== undefined) problems.push({ line, column: what, message: `The ${what} "${next[what]}" is on line ${before} already.` });
+        if (before !== undefined)
+          problems.push({ line, column: what, message: `The ${what} "${next[what]}" is on line ${before} already.` });
         else lineOf.set(`${what} ${value}`, line);
       }
       const owner = next.code && byCode.get(next.code.toLowerCase());
-      if (owner && owner.id !== next.id) problems.push({ line, column: 'code', message: `The code "${next.code}" belongs to ${owner.name}.` });
+      if (owner && owner.id !== next.id)
+        problems.push({ line, column: 'code', message: `The code "${next.code}" belongs to ${owner.name}.` });
     }
     errors.push(...problems);
     if (problems.length > 0 || !next) continue;
@@ -103,7 +105,8 @@ export function newPart(given: Partial<Fitting>): Fitting | undefined {
   const proportions = ends.length === 1 ? single(a!) : ends.length === 2 ? adapter(a!, b!, angle) : branched(ends);
   const { kind: _kind, name: _name, source: _source, ...figures } = proportions;
   // a length that is measured is right, legs that only follow from proportions then are not
-  const legs = given.lengthMm !== undefined && given.legsMm === undefined && figures.legsMm ? scaledLegs(figures.legsMm, given.lengthMm) : undefined;
+  const legs =
+    given.lengthMm !== undefined && given.legsMm === undefined && figures.legsMm ? scaledLegs(figures.legsMm, given.lengthMm) : undefined;
   const part: Fitting = {
     ...figures,
     name: ends.map(formatConnector).join(' to '),

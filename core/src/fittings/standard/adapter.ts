@@ -46,13 +46,12 @@ export function adapter(a: Connector, b: Connector, angleDeg: number, make: Make
     ? forms.map((form, i) => tenth(form.reachMm + (banjo ? (i === 0 ? 0 : forms[0].outsideMm * 0.75) : 0.62 * hexMm)))
     : undefined;
   const lengthMm = legsMm ? legsMm[0]! + legsMm[1]! : forms[0].reachMm + 3 + 0.3 * hexMm + forms[1].reachMm + (make.bodyMm ?? 0);
-  return part([a, b], { ...make, ...(banjo && !make.material ? { material: 'steel' } : {}) }, {
-    hexMm,
-    boreMm,
-    lengthMm,
-    ...(angleDeg ? { angleDeg } : {}),
-    ...(legsMm ? { legsMm } : {}),
-  }, partId([a, b], angleDeg, make));
+  return part(
+    [a, b],
+    { ...make, ...(banjo && !make.material ? { material: 'steel' } : {}) },
+    { hexMm, boreMm, lengthMm, ...(angleDeg ? { angleDeg } : {}), ...(legsMm ? { legsMm } : {}) },
+    partId([a, b], angleDeg, make),
+  );
 }
 
 /** A tee or a cross: run, run, branch, branch; each leg from the crossing of the axes to its seat. */
@@ -69,11 +68,12 @@ export function single(end: Connector, make: Make = {}): Fitting {
   const form = endForm(bareConnector(end));
   const hexMm = form.hexMm;
   const bung = end.family === 'bung';
-  return part([end], make, {
-    hexMm,
-    lengthMm: bung ? form.reachMm + 4 : form.reachMm + 0.35 * hexMm,
-    ...(bung ? { boreMm: tenth(form.boreMm) } : {}),
-  }, partId([end], 0, make));
+  return part(
+    [end],
+    make,
+    { hexMm, lengthMm: bung ? form.reachMm + 4 : form.reachMm + 0.35 * hexMm, ...(bung ? { boreMm: tenth(form.boreMm) } : {}) },
+    partId([end], 0, make),
+  );
 }
 
 function part(
@@ -112,7 +112,8 @@ function nameOf(fitting: Fitting, kind: FittingKindId, make: Make): string {
   const words = fitting.ends.map(formatConnector);
   const metal = make.material && kind !== 'banjo' ? `, ${make.material}` : '';
   const bore = make.boreMm ? ` ${make.boreMm.toFixed(1)} mm` : '';
-  const head = kind === 'filter' ? 'Inline filter' : kind === 'bung' ? 'Weld bung' : kind === 'elbow' ? `Elbow ${fitting.angleDeg}°` : capital(kind);
+  const head =
+    kind === 'filter' ? 'Inline filter' : kind === 'bung' ? 'Weld bung' : kind === 'elbow' ? `Elbow ${fitting.angleDeg}°` : capital(kind);
   const turned = kind !== 'elbow' && kind !== 'banjo' && fitting.angleDeg ? ` ${fitting.angleDeg}°` : '';
   if (words.length === 1) return `${head}, ${words[0]!.replace(/^bung /, '')}${metal}`;
   const tail = words.length > 2 ? `, branch ${words.slice(2).join(' and ')}` : '';

@@ -14,7 +14,14 @@ import { standardAdapters } from './standard-adapters.js';
  */
 export function standardFittings(): Fitting[] {
   const plain = standardAdapters();
-  const all = [...plain, ...inSteel(plain), ...britishAndMetricAdapters(), ...branchingFittings(), ...closingFittings(), ...inlineFittings()];
+  const all = [
+    ...plain,
+    ...inSteel(plain),
+    ...britishAndMetricAdapters(),
+    ...branchingFittings(),
+    ...closingFittings(),
+    ...inlineFittings(),
+  ];
   return [...new Map(all.map((f) => [f.id, f])).values()];
 }
 

@@ -1,0 +1,110 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import {
+  findFitting,
+  findHoseEnd,
+  formatQuantity,
+  wayStrip,
+  type AssembledEnd,
+  type Fitting,
+  type Hose,
+  type Way,
+  type Wishes,
+} from '@gewinde/core';
+import { JobView } from '../data/job-view';
+import { Preferences } from '../data/preferences';
+import { DrawingView } from '../shared/drawing';
+import { Icon } from '../shared/icon';
+
+/** A way as it stands in the table, with how it differs from the one it is compared with. */
+export interface WayView {
+  readonly key: string;
+  readonly way: Way;
+  /** Each different part once. */
+  readonly parts: readonly Fitting[];
+  readonly chosen: boolean;
+  readonly pinned: boolean;
+  readonly held: boolean;
+  readonly unfolded: boolean;
+  readonly sealed: boolean;
+  /** Narrower than its hose end by a good part. */
+  readonly narrow: boolean;
+  readonly against?: { readonly way: Way; readonly more: readonly string[]; readonly less: readonly string[] };
+}
+
+/** One way as a strip with its figures; unfolded, its parts with what can be wished of each. */
+@Component({
+  // eslint-disable-next-line @angular-eslint/component-selector
+  selector: 'tbody[g-way-row]',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DrawingView, Icon],
+  templateUrl: './way-row.html',
+  styleUrl: './way-row.scss',
+})
+export class WayRow {
+  readonly view = input.required<WayView>();
+  readonly index = input.required<number>();
+  readonly end = input.required<AssembledEnd>();
+  readonly hose = input<Hose>();
+  readonly wishes = input<Wishes>({});
+  readonly take = output<void>();
+  readonly hold = output<void>();
+  readonly pin = output<void>();
+  readonly unfold = output<void>();
+  readonly use = output<string>();
+  readonly avoid = output<string>();
+  private readonly job = inject(JobView);
+  private readonly preferences = inject(Preferences);
+
+  /** The parts by name, for the hover and for those who hear it. */
+  protected readonly names = computed(
+    () =>
+      this.view()
+        .parts.map((p) => p.name)
+        .join('; ') || 'the hose end goes on the port',
+  );
+  protected readonly figures = computed(() => {
+    const { way, against } = this.view();
+    const other = against?.way;
+    const length = (mm: number, decimals: number): string =>
+      formatQuantity(mm, 'length', this.preferences.system(), { decimals, denominator: 64, bare: true });
+    const figure = (own: number, before: number | undefined, show: (value: number) => string) => {
+      const apart = before === undefined ? 0 : own - before;
+      return { text: show(own), apart: Math.abs(apart) < 0.05 ? '' : `${apart > 0 ? '+' : '−'}${show(Math.abs(apart))}` };
+    };
+    const unpriced = this.view().parts.some((p) => p.priceMinor === undefined);
+    return {
+      joints: figure(way.jointCount, other?.jointCount, String),
+      price: unpriced ? { text: '—', apart: '' } : figure(way.priceMinor, other?.priceMinor, (minor) => (minor / 100).toFixed(2)),
+      stack: figure(way.lengthMm, other?.lengthMm, (mm) => length(mm, 0)),
+      bore: figure(way.leastBoreMm, other?.leastBoreMm, (mm) => length(mm, 1)),
+    };
+  });
+  protected readonly supply = computed(() => {
+    const { toOrder, leadDays } = this.view().way;
+    return toOrder === 0 ? 'on the shelf' : `${toOrder} · ${leadDays} d`;
+  });
+  protected readonly supplyWords = computed(() => {
+    const { toOrder, leadDays } = this.view().way;
+    return toOrder === 0 ? 'All on the shelf' : `${toOrder} to order, ${leadDays} days until the last is there`;
+  });
+  protected readonly differs = computed(() => {
+    const { against } = this.view();
+    if (!against) return '';
+    const name = (id: string): string => findFitting(this.job.catalogue()!, id)?.name ?? id;
+    return [...against.more.map((id) => `+ ${name(id)}`), ...against.less.map((id) => `− ${name(id)}`)].join('  ');
+  });
+  /** Small ways are drawn with a straight end: what differs is the chain. */
+  protected readonly strip = computed(() => {
+    const catalogue = this.job.catalogue()!;
+    const { hoseEnd, port } = this.end();
+    const { way } = this.view();
+    const straight = findHoseEnd(catalogue, hoseEnd!.construction, hoseEnd!.dash, 0) ?? hoseEnd!;
+    const place = (link: Way['fittings'][number]) => ({ ...link, fitting: findFitting(catalogue, link.id)! });
+    const branches = way.branches.map((b) => ({
+      ...b,
+      fittings: b.fittings.map(place),
+      ...(b.to === 'sensor' && port.sensor ? { sensor: port.sensor } : {}),
+    }));
+    return wayStrip({ chain: way.fittings.map(place), branches }, straight, this.hose(), { width: 176, height: 40 }, way.name);
+  });
+}
