@@ -15,3 +15,5 @@ Object.assign(globalThis, {
     }
   },
 });
+// jsdom lays nothing out and scrolls nothing
+Element.prototype.scrollTo ??= () => undefined;

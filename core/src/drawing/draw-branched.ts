@@ -35,13 +35,14 @@ export function drawBranched(
     arms.push({ end, heading });
     branches.set(end, advance(heading, legOf(end)));
   });
-  const shapes: Shape[] = [];
+  const hub = block * 0.86;
+  const shapes: Shape[] = [...drawBody(centre, [{ from: -hub, to: hub, radius: hub, bore: bore / 2 }], style)];
   for (const { end, heading } of arms) {
     const made = endSections(fitting.ends[end]!, bore);
     const seat = advance(heading, legOf(end));
     const face = made.body.length > 0 ? -Math.min(0, made.body[0]!.from) : endForm(fitting.ends[end]!).reachMm;
     const neck = legOf(end) - face;
-    if (neck > 0.2) shapes.push(...drawBody(heading, [{ from: 0, to: neck, radius: block * 0.82, bore: bore / 2 }], style));
+    if (neck > hub + 0.2) shapes.push(...drawBody(heading, [{ from: hub, to: neck, radius: hub * 0.9, bore: bore / 2 }], style));
     shapes.push(...drawBody(seat, made.body, style));
     if (made.nut) shapes.push(...drawBody(seat, made.nut, { ...style, hatch: style.hatch + 75 }));
   }

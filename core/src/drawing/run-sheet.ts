@@ -212,10 +212,19 @@ function dimensions(
 
 /** The bore of each narrow fitting, written under it. */
 function throatLabels(side: Side, map: (p: Point) => Point, scale: number, system: UnitSystem): Shape[] {
-  return side.throats.map(({ frame, boreMm }): Shape => {
-    const [x, y] = map([frame.x, frame.y]);
+  return side.throats.map(({ frame, boreMm, radius }): Shape => {
+    // off the metal on the cut side, where nothing else is written
+    const [x, y] = map(pointAt(frame, 0, -radius - 16 / scale));
     const words = `⌀ ${formatQuantity(boreMm, 'length', system, { decimals: 1, denominator: 64 })}`;
-    return { kind: 'text', at: [x, y + (boreMm / 2) * scale + 26], text: words, size: 13, anchor: 'middle', role: 'attention' };
+    const tilted = !level(frame);
+    return {
+      kind: 'text',
+      at: [x + (tilted ? 6 : 0), y + 4],
+      text: words,
+      size: 13,
+      anchor: tilted ? 'start' : 'middle',
+      role: 'attention',
+    };
   });
 }
 

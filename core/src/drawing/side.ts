@@ -22,7 +22,7 @@ export interface Side {
   readonly shapes: readonly Shape[];
   readonly joints: readonly JointPlace[];
   /** Fittings that are narrower than their hose end by a good part: where, and how wide. */
-  readonly throats: readonly { readonly frame: Frame; readonly boreMm: number }[];
+  readonly throats: readonly { readonly frame: Frame; readonly boreMm: number; readonly radius: number }[];
   /** Where the hose end meets its partner. */
   readonly seat?: Frame;
   /** The plane of the port's face. */
@@ -103,7 +103,11 @@ export function drawSide(
     layers.push({ level, shapes: drawn.shapes });
     const { boreMm, lengthMm = 0 } = placed.fitting;
     if (boreMm !== undefined && boreMm < THROAT * end.hoseEnd!.boreMm) {
-      throats.push({ frame: advance(frame, (angle ? (placed.fitting.legsMm?.[placed.outEnd] ?? 0) : lengthMm) / 2), boreMm });
+      throats.push({
+        frame: advance(frame, (angle ? (placed.fitting.legsMm?.[placed.outEnd] ?? 0) : lengthMm) / 2),
+        boreMm,
+        radius: (placed.fitting.hexMm ?? 16) / 2,
+      });
       if (!angle && view === 'half') layers.push({ level: 90, shapes: [throat(frame, lengthMm, boreMm)] });
     }
     const at = end.chain.length - 1 - i;

@@ -21,7 +21,10 @@ export async function portRoutes(app: App, { db }: Feature): Promise<void> {
       schema: {
         summary: 'A new port of a component',
         params: IdParams,
-        body: Type.Object({ label, notation: Notation, note: Type.Optional(note) }, { additionalProperties: false }),
+        body: Type.Object(
+          { label, notation: Notation, note: Type.Optional(note), sensor: Type.Optional(Type.Union([SensorFieldsSchema, Type.Null()])) },
+          { additionalProperties: false },
+        ),
         response: answers(PortSchema, 201),
       },
     },

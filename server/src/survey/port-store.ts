@@ -26,10 +26,11 @@ export interface SensorFields {
 export async function addPort(
   db: Knex,
   componentId: string,
-  fields: { label: string; notation: string; note: string },
+  fields: { label: string; notation: string; note: string; sensor?: SensorFields | null },
   client: string,
 ): Promise<Port> {
   const connector = parseConnector(fields.notation);
+  const sensor = fields.sensor ? readSensor({ ...fields.sensor, movedTo: null }) : undefined;
   const jobId = await jobOf(db, 'components', componentId);
   let made: Port | undefined;
   await changeJob(db, jobId, client, async (trx) => {
@@ -42,6 +43,7 @@ export async function addPort(
       label: fields.label.trim(),
       connector,
       note: fields.note,
+      ...(sensor ? { sensor } : {}),
       position: await nextPosition(trx, 'ports', { component_id: componentId }),
       version: 1,
     };

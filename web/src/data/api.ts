@@ -15,6 +15,13 @@ export interface JobSummary {
   readonly next: string;
 }
 
+/** What sits in a port now, its connector in notation. */
+export interface SensorFields {
+  readonly name: string;
+  readonly notation: string;
+  readonly movedTo: NonNullable<Port['sensor']>['movedTo'];
+}
+
 /** One end of a line with the way it takes. */
 export interface WayTaken {
   readonly lineId: string;
@@ -68,7 +75,7 @@ export class Api {
   addComponent(jobId: string, fields: Pick<Component, 'kind' | 'name'>): Observable<Component> {
     return this.send('POST', `/api/jobs/${jobId}/components`, fields);
   }
-  addPort(componentId: string, fields: { label: string; notation: string; note?: string }): Observable<Port> {
+  addPort(componentId: string, fields: { label: string; notation: string; note?: string; sensor?: SensorFields | null }): Observable<Port> {
     return this.send('POST', `/api/components/${componentId}/ports`, fields);
   }
   addLine(jobId: string, fields: { name?: string; service: Line['service']; fromPortId: string; toPortId: string }): Observable<Line> {

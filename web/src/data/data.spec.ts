@@ -1,6 +1,7 @@
 import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
+import { parseConnector } from '@gewinde/core';
 import { firstValueFrom } from 'rxjs';
 import { catalogue, document } from '../../../core/testing/sample-job';
 import { openSampleJob } from '../../test/open-job';
@@ -71,6 +72,21 @@ describe('Api', () => {
   });
 });
 
+describe('a sensor in a port', () => {
+  const seat = (sensor: object | null) =>
+    applyEdit(document, { kind: 'port', id: 'gallery', version: 1, patch: { sensor } }).ports.find((p) => p.id === 'gallery')!.sensor;
+
+  it('is read from its notation at once, and one that cannot be read is not there', () => {
+    expect(seat({ name: 'switch', notation: 'm14x1.5 m washer', movedTo: null })).toEqual({
+      name: 'switch',
+      connector: parseConnector('m14x1.5 m washer'),
+      movedTo: null,
+    });
+    expect(seat({ name: 'switch', notation: 'm14x', movedTo: null })).toBeNull();
+    expect(seat(null)).toBeNull();
+  });
+});
+
 describe('the catalogue and what is made of it', () => {
   it('is fetched again when asked, and lines are put together anew', async () => {
     const { http } = await openSampleJob();
@@ -86,8 +102,8 @@ describe('the catalogue and what is made of it', () => {
     const ways = TestBed.inject(WaysService);
     const hoseEnd = catalogue.hoseEnds.find((e) => e.id === 'end-ptfe-6-0')!;
     const [first, second] = await Promise.all([
-      firstValueFrom(ways.ways({ family: 'orb', size: '6', gender: 'female' }, hoseEnd)),
-      firstValueFrom(ways.ways({ family: 'flare37', size: '6', gender: 'male' }, hoseEnd)),
+      firstValueFrom(ways.ways({ port: { connector: parseConnector('orb6 f') }, hoseEnd, options: {} })),
+      firstValueFrom(ways.ways({ port: { connector: parseConnector('an6 m') }, hoseEnd, options: {} })),
     ]);
     expect(first.ways[0]!.fittings).toEqual([{ id: 'orb6m+an6m', inEnd: 0, outEnd: 1 }]);
     expect(second.ways[0]!.name).toBe('Straight on the port');

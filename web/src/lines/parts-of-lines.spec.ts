@@ -6,7 +6,6 @@ import { LineRack } from './line-rack';
 import { Lines } from './lines';
 import { NewLineDialog } from './new-line-dialog';
 import { SealRow } from './seal-row';
-import { WaysTable } from './ways-table';
 
 const assembled = (l: Line = feed, d = document) => assembleLine(l, d, catalogue);
 const leaking = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
@@ -51,9 +50,7 @@ describe('the seal row', () => {
 
   it('marks what does not join, and says what is missing where nothing is chosen', async () => {
     await openSampleJob();
-    expect((await render(SealRow, { line: assembled(leaking) })).find('.cell[data-outcome="does-not-join"]').textContent).toContain(
-      'does not join',
-    );
+    expect((await render(SealRow, { line: assembled(leaking) })).find('.cell[data-state="leaks"]').textContent).toContain('does not join');
     expect((await render(SealRow, { line: assembled(bare) })).text()).toContain('The joints appear here');
   });
 });
@@ -100,50 +97,6 @@ describe('the joint in words', () => {
   });
 });
 
-describe('the ways', () => {
-  it('are listed with what decides, and the taken one marked', async () => {
-    const { request } = await openSampleJob();
-    const ways = await render(WaysTable, { line: assembled() });
-    await settle();
-    await ways.stable();
-    expect(ways.all('tbody tr').length).toBeGreaterThan(3);
-    expect(ways.find('tr.chosen').textContent).toContain('1 adapter');
-    expect(ways.all('tbody tr')[0]!.querySelectorAll('svg')).toHaveLength(1);
-    await ways.press('button', /^ ?Take Take way 2/);
-    expect(request('PATCH', '/api/lines/line1').request.body).toMatchObject({
-      version: 3,
-      checked: false,
-      endA: { portId: 'gallery', angleDeg: 0 },
-    });
-  });
-
-  it('start at the end that is still open', async () => {
-    await openSampleJob();
-    const ways = await render(WaysTable, { line: assembled({ ...feed, endB: { ...feed.endB, fittings: null } }) });
-    expect(ways.find('h3').textContent).toContain('Ways from turbo, port inlet');
-    await ways.press('button', 'End A');
-    expect(ways.find('h3').textContent).toContain('Ways from block, port gallery');
-  });
-
-  it('ask for a hose first', async () => {
-    await openSampleJob();
-    expect((await render(WaysTable, { line: assembled(bare) })).text()).toContain('Choose the hose and its ends');
-  });
-
-  it('say so where the catalogue has none, and which part would do', async () => {
-    const odd = {
-      ...document,
-      ports: document.ports.map((p) => (p.id === 'gallery' ? { ...p, connector: parseConnector('m48x2 f washer') } : p)),
-    };
-    await openSampleJob(odd);
-    const ways = await render(WaysTable, { line: assembled({ ...feed, endA: { ...feed.endA, fittings: null } }, odd) });
-    await settle();
-    await ways.stable();
-    expect(ways.find('.attention').textContent).toContain('No chain in the catalogue joins metric parallel M48×2');
-    expect(ways.text()).toContain('m48x2 m washer to an6 m');
-  });
-});
-
 describe('a new line', () => {
   it('asks for two different ports and offers none that is used', async () => {
     const { request, reread, closed } = await openSampleJob({ lines: [] });
@@ -184,6 +137,39 @@ describe('a new line', () => {
     const dialog = await render(NewLineDialog);
     expect(dialog.find('option', 'port gallery').textContent).toContain('(used by L1)');
     expect(dialog.find('option', 'port gallery')).toHaveProperty('disabled', true);
+  });
+});
+
+describe('the keys along the sheet', () => {
+  const arrow = (element: Element, key: string) => element.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+
+  it('move from joint to joint, on the sheet and in the row, and round the end', async () => {
+    await openSampleJob();
+    const view = await render(Lines, { lineId: 'line1' });
+    globalThis.document.body.append(view.root);
+    const balloons = view.all('.balloon');
+    balloons[0]!.focus();
+    arrow(balloons[0]!, 'ArrowRight');
+    await view.stable();
+    expect(view.find('.inspector').textContent).toContain('Joint 2');
+    arrow(balloons[1]!, 'ArrowLeft');
+    arrow(balloons[0]!, 'ArrowLeft');
+    await view.stable();
+    expect(view.find('.inspector').textContent).toContain('Joint 6');
+    const cells = view.all('.cell');
+    cells[5]!.focus();
+    arrow(cells[5]!, 'ArrowRight');
+    await view.stable();
+    expect(view.find('.cell.chosen').textContent).toContain('1');
+    view.root.remove();
+  });
+
+  it('tick a joint as made, and the sheet says so', async () => {
+    const { request } = await openSampleJob();
+    const line = assembled();
+    const inspector = await render(JointInspector, { joint: line.joints[0], line });
+    await inspector.press('.made input');
+    expect(request('PATCH', '/api/lines/line1').request.body).toEqual({ version: 3, made: [line.joints[0]!.key] });
   });
 });
 

@@ -105,6 +105,6 @@ export class WayRow {
       fittings: b.fittings.map(place),
       ...(b.to === 'sensor' && port.sensor ? { sensor: port.sensor } : {}),
     }));
-    return wayStrip({ chain: way.fittings.map(place), branches }, straight, this.hose(), { width: 176, height: 40 }, way.name);
+    return wayStrip({ chain: way.fittings.map(place), branches }, straight, this.hose(), { width: 150, height: 40 }, way.name);
   });
 }

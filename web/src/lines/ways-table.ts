@@ -50,9 +50,10 @@ export class WaysTable {
   protected readonly view = inject(JobView);
   protected readonly preferences = inject(Preferences);
 
+  private readonly lineId = computed(() => this.line().line.id);
   /** Another line shows the end that still needs a way first; within a line the fabricator decides, until a way is taken. */
   protected readonly side = linkedSignal<string, 'A' | 'B'>({
-    source: () => this.line().line.id,
+    source: this.lineId,
     computation: () => untracked(() => (this.line().ends[0].chain && !this.line().ends[1].chain ? 'B' : 'A')),
   });
   protected readonly end = computed((): AssembledEnd => this.line().ends[this.side() === 'A' ? 0 : 1]);
@@ -134,6 +135,16 @@ export class WaysTable {
   protected readonly unit = computed(() => (this.preferences.system() === 'metric' ? 'mm' : 'in'));
 
   constructor() {
+    // what was held or unfolded belongs to one end
+    const place = computed(() => `${this.lineId()} ${this.side()}`);
+    effect(() => {
+      place();
+      untracked(() => {
+        this.held.set(null);
+        this.unfolded.set(null);
+        this.answer.set(null);
+      });
+    });
     effect((onCleanup) => {
       const asked = this.question();
       this.failed.set(null);
@@ -153,16 +164,6 @@ export class WaysTable {
         },
       });
       onCleanup(() => waiting.unsubscribe());
-    });
-    // what was held or unfolded belongs to one end
-    effect(() => {
-      this.line().line.id;
-      this.side();
-      untracked(() => {
-        this.held.set(null);
-        this.unfolded.set(null);
-        this.answer.set(null);
-      });
     });
   }
 

@@ -17,7 +17,14 @@ describe('DrawingView', () => {
     expect(root.querySelectorAll('text').length).toBe(drawing.shapes.filter((s) => s.kind === 'text' || s.kind === 'balloon').length);
     expect(root.querySelectorAll('polygon[fill^="url"]').length).toBeGreaterThan(5);
     const balloons = [...root.querySelectorAll<SVGElement>('.balloon')];
-    expect(balloons.map((b) => b.getAttribute('aria-label'))).toEqual([1, 2, 3, 4, 5, 6].map((n) => `Joint ${n}`));
+    expect(balloons.map((b) => b.getAttribute('aria-label'))).toEqual([
+      'Joint 1, seals with what it needs',
+      'Joint 2, seals',
+      'Joint 3, seals',
+      'Joint 4, seals',
+      'Joint 5, seals',
+      'Joint 6, seals with what it needs',
+    ]);
     expect(balloons[1]!.getAttribute('aria-pressed')).toBe('true');
     balloons[4]!.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
     expect(chosen).toEqual([5]);

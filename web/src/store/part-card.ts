@@ -56,6 +56,8 @@ export class PartCard {
       ['On the shelf', p.shelf === undefined ? undefined : String(p.shelf)],
       ['Lead time', p.leadDays === undefined ? undefined : `${p.leadDays} days`],
     ];
-    return rows.flatMap(([name, value]) => (value === undefined || value === '' ? [] : [{ name, value, wide: value.length > 14 }]));
+    return rows
+      .flatMap(([name, value]) => (value === undefined || value === '' ? [] : [{ name, value, wide: value.length > 14 }]))
+      .sort((a, b) => Number(a.wide) - Number(b.wide));
   });
 }

@@ -1,5 +1,16 @@
 import { ScrollingModule, CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { findFitting, findParts, fittingKinds, formatQuantity, materials, type Fitting, type PartFilter } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
@@ -35,6 +46,7 @@ export class Store {
   protected readonly metals = materials;
   protected readonly rowHeight = 38;
   private readonly viewport = viewChild(CdkVirtualScrollViewport);
+  private readonly aside = viewChild<ElementRef<HTMLElement>>('aside');
 
   protected readonly filter = signal<PartFilter>({});
   protected readonly found = computed(() => {
@@ -56,6 +68,11 @@ export class Store {
         if (id) void this.read(id);
         else this.card.set(null);
       });
+    });
+    effect(() => {
+      this.editing();
+      this.part();
+      untracked(() => this.aside()?.nativeElement.scrollTo?.({ top: 0 }));
     });
     effect(() => {
       this.filter();

@@ -1,9 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
-import { formatConnector, type Component as EngineComponent, type Connector, type Port } from '@gewinde/core';
+import {
+  ConnectorSyntaxError,
+  formatConnector,
+  parseConnector,
+  sameConnector,
+  type Component as EngineComponent,
+  type Connector,
+  type Port,
+} from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import type { BenchDialog as BenchDialogType } from '../bench/bench-dialog';
-import { Api } from '../data/api';
+import { Api, type SensorFields } from '../data/api';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { NotationInput } from '../shared/notation-input';
@@ -30,6 +38,9 @@ export class PortForm {
   protected readonly notation = signal('');
   protected readonly label = signal('');
   protected readonly note = signal('');
+  protected readonly sensorName = signal('');
+  protected readonly sensorNotation = signal('');
+  protected readonly sensorProblem = signal<string | null>(null);
   protected readonly refused = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly title = computed(() => (this.editing() ? `Change ${this.editing()!.label}` : `New port on ${this.component().name}`));
@@ -49,13 +60,23 @@ export class PortForm {
     this.notation.set(port ? formatConnector(port.connector) : '');
     this.label.set(port?.label ?? '');
     this.note.set(port?.note ?? '');
+    this.sensorName.set(port?.sensor?.name ?? '');
+    this.sensorNotation.set(port?.sensor ? formatConnector(port.sensor.connector) : '');
+    this.sensorProblem.set(null);
     if (port) this.notationField().focus();
   }
 
   protected async save(): Promise<void> {
     if (!this.notationField().connector() || this.busy()) return;
     const port = this.editing();
-    const fields = { label: this.label().trim() || this.freeLabel(), notation: this.notation(), note: this.note() };
+    const sensor = this.readSensor(port?.sensor ?? null);
+    if (sensor === undefined) return;
+    const fields = {
+      label: this.label().trim() || this.freeLabel(),
+      notation: this.notation(),
+      note: this.note(),
+      ...(sensor || port?.sensor ? { sensor } : {}),
+    };
     if (port) {
       this.store.edit('port', port.id, fields);
       this.done.emit();
@@ -95,6 +116,22 @@ export class PortForm {
   protected cancel(): void {
     this.fill(null);
     this.done.emit();
+  }
+
+  /** What sits in the port; its new place stays while its thread does. Undefined where it cannot be read. */
+  private readSensor(before: Port['sensor'] | null): SensorFields | null | undefined {
+    const name = this.sensorName().trim();
+    const notation = this.sensorNotation().trim();
+    if (name === '' && notation === '') return null;
+    try {
+      const connector = parseConnector(notation);
+      const movedTo = before?.movedTo && sameConnector(before.connector, connector) ? before.movedTo : null;
+      return { name: name || 'sensor', notation, movedTo };
+    } catch (error) {
+      if (!(error instanceof ConnectorSyntaxError)) throw error;
+      this.sensorProblem.set(notation === '' ? `Say the thread of the ${name}, such as r 1/8 m.` : `${error.message} ${error.hint}`);
+      return undefined;
+    }
   }
 
   private freeLabel(): string {

@@ -1,0 +1,245 @@
+import fc from 'fast-check';
+import { catalogue, document, endOn, feed, line, ports } from '../../testing/sample-job.js';
+import { parseConnector } from '../connectors/index.js';
+import { boundsOf, drawingToSvg, runSheet, type BalloonShape } from '../drawing/index.js';
+import type { JobDocument, LineEnd, Port } from '../job/index.js';
+import { partsList } from '../purchasing/index.js';
+import { usualWeights } from '../chains/index.js';
+import {
+  assembleLine,
+  branchesOf,
+  chooseTogether,
+  differenceBetween,
+  keptWay,
+  placesForSensor,
+  solveJob,
+  waysToHoseEnd,
+  type SolvedJob,
+} from './index.js';
+
+const hoseEnd = catalogue.hoseEnds.find((e) => e.id === 'end-ptfe-6-0')!;
+const sensor: NonNullable<Port['sensor']> = { name: 'pressure switch', connector: parseConnector('m14x1.5 m washer'), movedTo: null };
+const seated = { ...ports.gallery, sensor };
+const withPorts = (change: Partial<JobDocument>, gallery: Port = seated): JobDocument => ({
+  ...document,
+  ports: document.ports.map((p) => (p.id === 'gallery' ? gallery : p)),
+  ...change,
+});
+const kept = waysToHoseEnd(seated, hoseEnd, catalogue, { wishes: { keepSensor: true } }).ways[0]!;
+const endA: LineEnd = { portId: 'gallery', angleDeg: 0, fittings: [...kept.fittings], branches: branchesOf(kept, 'gallery') };
+const assemble = (end: Partial<LineEnd>, d: JobDocument = withPorts({})) => {
+  const mine = { ...feed, endA: { ...endA, ...end } };
+  return assembleLine(mine, { ...d, lines: [mine, ...d.lines.slice(1)] }, catalogue);
+};
+const codes = (a: ReturnType<typeof assemble>) => a.problems.map((p) => p.code);
+
+describe('a displaced sensor', () => {
+  it('is a problem until it has a place', () => {
+    const bare = assembleLine(feed, withPorts({}), catalogue);
+    expect(bare.problems).toMatchObject([{ code: 'sensor', side: 'A', severity: 'open' }]);
+    expect(bare.problems[0]!.message).toContain('pressure switch');
+  });
+
+  it('stays on a tee of the line: every joint of the branch is numbered and seals', () => {
+    const line = assemble({});
+    expect(line.state).toBe('seals');
+    const branch = line.joints.filter((j) => j.branch);
+    expect(branch[branch.length - 1]!.title).toMatch(/to sensor$/);
+    expect(line.joints.map((j) => j.number)).toEqual(line.joints.map((_, i) => i + 1));
+    expect(new Set(line.joints.map((j) => j.key)).size).toBe(line.joints.length);
+    expect(kept.jointCount).toBe(line.joints.filter((j) => j.side === 'A').length - 1);
+  });
+
+  it('moves to a free port that takes it, never to one that is used', () => {
+    const spare: Port = { ...ports.gallery, id: 'spare', label: 'spare' };
+    const held: Port = { ...spare, id: 'held', sensor };
+    const d = withPorts({ ports: [...document.ports.filter((p) => p.id !== 'gallery'), seated, spare, held] });
+    const places = placesForSensor(sensor.connector, seated, d, catalogue);
+    expect(places[0]).toMatchObject({ port: { id: 'spare' }, chain: { fittings: [], jointCount: 1 } });
+    expect(places.map((p) => p.port.id)).toEqual(['spare']);
+    const moved = (movedTo: NonNullable<Port['sensor']>['movedTo']) =>
+      assembleLine(
+        feed,
+        { ...d, ports: d.ports.map((p) => (p.id === 'gallery' ? { ...seated, sensor: { ...sensor, movedTo } } : p)) },
+        catalogue,
+      );
+    expect(moved({ portId: 'spare', fittings: [] }).state).toBe('seals');
+    expect(moved({ portId: 'gone', fittings: [] }).problems[0]!.message).toContain('is gone');
+    expect(moved({ portId: 'pan', fittings: [] }).problems[0]!.message).toContain('which L2 uses');
+    expect(moved({ portId: 'spare', fittings: [{ id: 'an6m+an6m', inEnd: 0, outEnd: 1 }] }).problems[0]).toMatchObject({
+      code: 'sensor',
+      severity: 'leak',
+    });
+  });
+
+  it('needs its parts and seals on the parts list', () => {
+    const d = withPorts({ lines: [{ ...feed, endA }] });
+    const rows = partsList(d, catalogue).rows;
+    for (const { id } of kept.fittings) expect(rows.find((r) => r.id === id)?.quantity).toBeGreaterThan(0);
+    const washers = rows.filter((r) => r.id.startsWith('copper washer')).reduce((sum, r) => sum + r.quantity, 0);
+    expect(washers).toBe(kept.joints.concat(kept.branches[0]!.joints).filter((j) => j.kind === 'washer').length);
+  });
+});
+
+describe('an open end', () => {
+  const tee = [
+    { id: 'm14x1.5mwasher+m14x1.5fwasher+m14x1.5fwasher', inEnd: 0, outEnd: 1 },
+    { id: 'm14x1.5mwasher+an6m', inEnd: 0, outEnd: 1 },
+  ];
+
+  it('that nobody has leaks', () => {
+    const line = assemble({ fittings: tee, branches: [] });
+    expect(line.state).toBe('leaks');
+    expect(line.problems.find((p) => p.code === 'branch')!.message).toContain('is open');
+  });
+
+  it('is closed by a plug that seals, and not by one that does not', () => {
+    const plug = (id: string) =>
+      assemble({ fittings: tee, branches: [{ at: 0, end: 2, to: 'plug', fittings: [{ id, inEnd: 0, outEnd: 0 }] }] });
+    expect(plug('m14x1.5mwasher').joints.find((j) => j.branch)!.mating.outcome).toBe('seals');
+    expect(plug('m12x1.5mwasher').state).toBe('leaks');
+    expect(codes(assemble({ fittings: tee, branches: [{ at: 0, end: 2, to: 'plug', fittings: [] }] }))).toContain('branch');
+  });
+
+  it('given to another line wants its port, and a line from it', () => {
+    const stub: Port = { ...ports.gallery, id: 'stub', label: 'branch of L1', openEnd: true };
+    const branches = [{ at: 0, end: 2, to: 'line' as const, portId: 'stub', fittings: [] }];
+    const other = line(7, { endA: endOn(stub, 'ptfe', 6, 0), endB: endOn(ports.inlet, 'ptfe', 6, 45) });
+    const mine = { ...feed, endA: { ...endA, fittings: tee, branches } };
+    const d = withPorts({ ports: [...document.ports, stub], lines: [mine, other] }, ports.gallery);
+    const put = assembleLine(mine, d, catalogue);
+    expect(put.ends[0].branches[0]).toMatchObject({ to: 'line', lineNumber: 7 });
+    expect(codes(put)).not.toContain('branch');
+    expect(assembleLine(mine, { ...d, lines: [mine] }, catalogue).problems.find((p) => p.code === 'branch')!.message).toContain(
+      'No line runs from',
+    );
+    const wrong = { ...d, ports: d.ports.map((p) => (p.id === 'stub' ? { ...p, connector: parseConnector('an6 m') } : p)) };
+    expect(assembleLine(mine, wrong, catalogue).state).toBe('leaks');
+    expect(assembleLine(other, { ...d, lines: [other] }, catalogue).problems.find((p) => p.code === 'branch')!.message).toContain(
+      'no longer there',
+    );
+  });
+});
+
+describe('a chain whose part is gone', () => {
+  it('is kept and flagged: drawn as it was while the part is remembered, named where it is not', () => {
+    const retired = {
+      ...catalogue,
+      fittings: catalogue.fittings.map((f) => (f.id === 'm14x1.5mwasher+an6m' ? { ...f, retired: true } : f)),
+    };
+    const line = assembleLine(feed, document, retired);
+    expect(line.ends[0].chain).toHaveLength(1);
+    expect(line.problems).toMatchObject([{ code: 'part-missing', severity: 'attention' }]);
+    const unknown = assembleLine(
+      { ...feed, endA: { ...feed.endA, fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }] } },
+      document,
+      catalogue,
+    );
+    expect(unknown.ends[0].chain).toBeUndefined();
+    expect(unknown.problems.find((p) => p.code === 'part-missing')!.message).toContain('ghost');
+  });
+});
+
+describe('a joint', () => {
+  it('is sealed, needs something, leaks or is made', () => {
+    const first = assembleLine(feed, document, catalogue);
+    expect(first.joints.map((j) => j.state)).toEqual(['needs', 'sealed', 'sealed', 'sealed', 'sealed', 'needs']);
+    const made = assembleLine({ ...feed, made: [first.joints[0]!.key, 'A9:gone>gone'] }, document, catalogue);
+    expect(made.joints[0]!.state).toBe('made');
+    const wrong = {
+      ...feed,
+      made: first.joints.map((j) => j.key),
+      endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] },
+    };
+    expect(assembleLine(wrong, document, catalogue).joints.map((j) => j.state)).toContain('leaks');
+  });
+});
+
+describe('the sheet of a line with a tee', () => {
+  const drawing = runSheet(assemble({}), { width: 780, height: 362, jobNumber: '2403', system: 'metric' });
+  it('has a balloon for every joint, branches too, and stays on the paper', () => {
+    const balloons = drawing.shapes.filter((s): s is BalloonShape => s.kind === 'balloon');
+    expect(balloons.map((b) => b.number).sort((a, b) => a - b)).toEqual(assemble({}).joints.map((j) => j.number));
+    const box = boundsOf(drawing.shapes);
+    expect([box.left, box.top].every((v) => v >= 0) && box.right <= 780 && box.bottom <= 362).toBe(true);
+  });
+
+  it('shows a throat where a fitting is narrower than the hose end', () => {
+    const narrow = assembleLine(
+      { ...feed, endB: { ...feed.endB, angleDeg: 0, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } },
+      document,
+      catalogue,
+    );
+    const sheet = runSheet(narrow, { width: 780, height: 362, jobNumber: '1', system: 'metric' });
+    expect(sheet.shapes.some((s) => s.kind === 'area' && s.fill === 'throat')).toBe(true);
+    expect(sheet.shapes.some((s) => s.kind === 'text' && s.text.startsWith('⌀'))).toBe(true);
+  });
+
+  it('is a file of its own as SVG, with nothing unescaped', () => {
+    const svg = drawingToSvg({ ...drawing, title: '<script>&"' });
+    expect(svg).toContain('<title>&#60;script&#62;&#38;&#34;</title>');
+    expect(svg.match(/<g><title>Joint/g)).toHaveLength(assemble({}).joints.length);
+    expect(svg).not.toMatch(/class=|var\(|NaN|undefined/);
+  });
+});
+
+describe('ways', () => {
+  it('are kept with their figures, whatever they were found for', () => {
+    const again = keptWay({ fittings: endA.fittings!, branches: endA.branches! }, seated, hoseEnd, catalogue)!;
+    for (const figure of ['jointCount', 'priceMinor', 'lengthMm', 'leastBoreMm', 'name', 'toOrder'] as const)
+      expect(again[figure]).toBe(kept[figure]);
+    expect(keptWay({ fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }], branches: [] }, seated, hoseEnd, catalogue)).toBeUndefined();
+  });
+
+  it('differ by the parts one has and the other has not, counted', () =>
+    expect(differenceBetween(['a', 'b', 'b'], ['b', 'c'])).toEqual({ more: ['a', 'b'], less: ['c'] }));
+});
+
+describe('a whole job', () => {
+  const solve = (d: JobDocument, decidedToo = false): { solved: SolvedJob; steps: number } => {
+    const work = solveJob(d, catalogue, { weights: usualWeights, decidedToo });
+    for (let steps = 0; ; steps++) {
+      const next = work.next();
+      if (next.done) return { solved: next.value, steps };
+    }
+  };
+  const open = (l: typeof feed) => ({ ...l, endA: { ...l.endA, fittings: null }, endB: { ...l.endB, fittings: null } });
+
+  it('solves the open ends, leaves decided and checked ones alone, and says what it cannot', () => {
+    const d = { ...document, lines: [open(feed), { ...document.lines[1]!, checked: true }, { ...open(document.lines[2]!), dash: null }] };
+    const { solved, steps } = solve(d);
+    expect(steps).toBe(4);
+    expect(solved.ends.map((e) => [e.lineNumber, e.side, e.way?.jointCount, e.why])).toEqual([
+      [1, 'A', 2, undefined],
+      [1, 'B', 2, undefined],
+      [3, 'A', undefined, 'No hose is chosen yet.'],
+      [3, 'B', undefined, 'No hose is chosen yet.'],
+    ]);
+    expect(solved.proven).toBe(true);
+    expect(solve(document).solved.ends).toEqual([]);
+    expect(solve(document, true).solved.ends.some((e) => e.same)).toBe(true);
+  });
+
+  it('keeps a displaced sensor on a tee without being told', () => {
+    const { solved } = solve(withPorts({ lines: [open(feed)] }));
+    expect(solved.ends[0]!.way!.branches.map((b) => b.to)).toContain('sensor');
+  });
+
+  it('takes parts that others take where they are as good, as trying all combinations does', () => {
+    const choice = fc.record({ parts: fc.subarray(['a', 'b', 'c', 'd', 'e'], { maxLength: 3 }), cost: fc.integer({ min: 0, max: 60 }) });
+    const ends = fc.array(fc.array(choice, { minLength: 1, maxLength: 4 }), { maxLength: 5 });
+    fc.assert(
+      fc.property(ends, fc.subarray(['a', 'b']), fc.integer({ min: 0, max: 40 }), (choices, used, further) => {
+        const already = new Set<string>(used);
+        const cost = (chosen: readonly number[]): number =>
+          chosen.reduce((sum, c, i) => sum + choices[i]![c]!.cost, 0) +
+          further * new Set(chosen.flatMap((c, i) => choices[i]![c]!.parts).filter((p) => !already.has(p))).size;
+        const every = choices.reduce<number[][]>((lists, ways) => lists.flatMap((l) => ways.map((_, i) => [...l, i])), [[]]);
+        const { chosen, cost: found, proven } = chooseTogether(choices, already, further);
+        expect(proven).toBe(true);
+        expect(cost(chosen)).toBe(found);
+        expect(found).toBe(Math.min(...every.map(cost)));
+      }),
+    );
+  });
+});

@@ -1,0 +1,204 @@
+import { parseConnector, partsOf, usualWeights, type JobDocument, type Line, type Port } from '@gewinde/core';
+import { assembleLine } from '@gewinde/core';
+import { catalogue, document, feed, line } from '../../../core/testing/sample-job';
+import { openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
+import { SolveDialog } from './solve-dialog';
+import { WaysTable } from './ways-table';
+import { WeightsDialog } from './weights-dialog';
+
+const assembled = (l: Line = feed, d: JobDocument = document) => assembleLine(l, d, catalogue);
+const wishing = (wishes: object): Line => ({ ...feed, endA: { ...feed.endA, wishes } });
+const open = line(1, { endA: { ...feed.endA, fittings: null }, endB: { ...feed.endB, fittings: null } });
+
+describe('the ways', () => {
+  let job: OpenJob;
+  let ways: Rendered<WaysTable>;
+  const show = async (l: Line = feed, d: JobDocument = document) => {
+    job = await openSampleJob(d);
+    ways = await render(WaysTable, { line: assembled(l, d) });
+    await settle();
+    await ways.stable();
+  };
+  const sent = () => job.request('PATCH', '/api/lines/line1').request.body as Line & { version: number };
+
+  it('are listed with what decides, and the taken one marked', async () => {
+    await show();
+    expect(ways.all('tbody').length).toBeGreaterThan(3);
+    expect(ways.find('tbody.chosen').textContent).toContain('1 adapter');
+    expect(ways.all('tbody tr')[0]!.querySelectorAll('g-drawing svg')).toHaveLength(1);
+    await ways.press('button', /^ ?Take Take way 2/);
+    expect(sent()).toMatchObject({ version: 3, checked: false, endA: { portId: 'gallery', angleDeg: 0 } });
+  });
+
+  it('start at the end that is still open', async () => {
+    await show({ ...feed, endB: { ...feed.endB, fittings: null } });
+    expect(ways.find('h3').textContent).toContain('Ways from turbo, port inlet');
+    await ways.press('button', 'End A');
+    expect(ways.find('h3').textContent).toContain('Ways from block, port gallery');
+  });
+
+  it('ask for a hose first', async () => {
+    await show({ ...open, construction: null, dash: null });
+    expect(ways.text()).toContain('Choose the hose and its ends');
+  });
+
+  it('say so where the catalogue has none, and which part would do', async () => {
+    const odd = {
+      ...document,
+      ports: document.ports.map((p) => (p.id === 'gallery' ? { ...p, connector: parseConnector('m48x2 f washer') } : p)),
+    };
+    await show({ ...feed, endA: { ...feed.endA, fittings: null } }, odd);
+    expect(ways.find('.attention').textContent).toContain('No chain in the catalogue joins metric parallel M48×2');
+    expect(ways.text()).toContain('m48x2 m washer to an6 m');
+  });
+
+  it('are compared with the one that is held, in figures and in parts', async () => {
+    await show();
+    await ways.press('button', 'Hold way 2 to compare');
+    const first = ways.all('tbody')[0]!;
+    expect(ways.all('tbody')[1]!.classList.contains('held')).toBe(true);
+    expect(first.querySelector('.way small')!.textContent).toMatch(/^\+ .*− /);
+    expect(ways.text()).toContain('Compared with the one held');
+    await ways.press('button', 'Hold way 2 to compare');
+    expect(ways.all('tbody.held')).toHaveLength(0);
+  });
+
+  it('are pinned, and stay in sight when wishes leave them out', async () => {
+    await show();
+    await ways.press('button', 'Pin way 2');
+    const pinned = sent().endA.pinned!;
+    expect(pinned).toHaveLength(1);
+    await show({ ...wishing({ turnDeg: 90 }), endA: { ...feed.endA, wishes: { turnDeg: 90 }, pinned } });
+    expect(ways.all('.g-icon-button[aria-pressed="true"]')).toHaveLength(1);
+    expect(ways.all('tbody.chosen')).toHaveLength(1);
+  });
+
+  it('unfold to their parts, each of which can be asked for or avoided', async () => {
+    await show();
+    await ways.press('.unfold', '1 adapter');
+    expect(ways.find('.parts').textContent).toContain('Adapter, m14x1.5 m washer to an6 m');
+    await ways.press('.parts button', 'Avoid');
+    expect(sent().endA.wishes).toEqual({ avoid: ['m14x1.5mwasher+an6m'] });
+  });
+
+  it('keep a way that is taken and does not seal in sight, and say so', async () => {
+    await show({ ...feed, endA: { ...feed.endA, fittings: [{ id: 'orb6m+an6m', inEnd: 0, outEnd: 1 }] } });
+    expect(ways.find('tbody.chosen').textContent).toContain('does not seal');
+  });
+
+  it('take wishes, one after another', async () => {
+    await show();
+    await ways.press('button', 'Wishes');
+    await ways.choose('Turns', '90');
+    expect(sent().endA.wishes).toEqual({ turnDeg: 90 });
+    await show(wishing({ turnDeg: 90, leastBoreMm: 3 }));
+    await ways.press('button', 'Wishes');
+    await ways.type('Least bore', '');
+    expect(sent().endA.wishes).toEqual({ turnDeg: 90 });
+    await show();
+    await ways.press('button', 'Wishes');
+    await ways.type('Branch for another line', 'an4 f swi');
+    job.http.expectNone({ method: 'PATCH' });
+    expect(ways.find('[role=alert]', 'swi')).toBeTruthy();
+    await ways.type('Branch for another line', 'an4 f swivel');
+    expect(sent().endA.wishes).toEqual({ branchFor: parseConnector('an4 f swivel') });
+  });
+
+  it('say which wishes contradict one another, and which single one stands in the way', async () => {
+    await show(wishing({ use: ['orb6m+an6m'], avoid: ['orb6m+an6m'] }));
+    expect(ways.find('.attention').textContent).toContain('both to be used and to be avoided');
+    await show(wishing({ mostStackMm: 5 }));
+    expect(ways.find('.attention').textContent).toMatch(/Without the limit of 5 mm on the stack there is a way of 2 joints/);
+    await ways.press('button', 'Lift that wish');
+    expect(sent().endA.wishes).toEqual({});
+  });
+
+  it('take a way with a branch for another line only when the server has made its port', async () => {
+    await show(wishing({ branchFor: parseConnector('an6 f swivel') }));
+    await ways.press('button', /^ ?Take Take way 2/);
+    const request = job.request('PATCH', '/api/lines/line1');
+    const body = request.request.body as Line;
+    expect(body.endA.branches!.some((b) => b.to === 'line' && b.portId === undefined)).toBe(true);
+    request.flush({ ...feed, ...body, version: 4 });
+    await job.reread();
+    expect(job.messages[0]).toMatchObject({ undo: true });
+  });
+});
+
+describe('a sensor in the port', () => {
+  const sensor: NonNullable<Port['sensor']> = { name: 'pressure switch', connector: parseConnector('m14x1.5 m washer'), movedTo: null };
+  const spare: Port = { ...document.ports[0]!, id: 'spare', label: 'spare', position: 9 };
+  const seated: JobDocument = { ...document, ports: [...document.ports.map((p) => (p.id === 'gallery' ? { ...p, sensor } : p)), spare] };
+
+  it('is offered a tee here or a free port that takes it', async () => {
+    const job = await openSampleJob(seated);
+    const ways = await render(WaysTable, { line: assembled(feed, seated) });
+    await settle();
+    await ways.stable();
+    expect(ways.find('.places').textContent).toContain('pressure switch');
+    expect(ways.find('option', 'spare').textContent).toContain('1 joint');
+    await ways.choose('Move the pressure switch to', '0');
+    expect(job.request('PATCH', '/api/ports/gallery').request.body).toEqual({
+      version: 1,
+      sensor: { name: 'pressure switch', notation: 'm14x1.5 m washer', movedTo: { portId: 'spare', fittings: [] } },
+    });
+    await ways.press('button', 'Keep it on a tee here');
+    await settle();
+    expect(job.store.document()!.lines[0]!.endA.wishes).toEqual({ keepSensor: true });
+  });
+});
+
+describe('all ends at once', () => {
+  it('are solved with progress and taken in one change', async () => {
+    const job = await openSampleJob({ lines: [open] });
+    const dialog = await render(SolveDialog);
+    for (let i = 0; i < 8; i++) await settle();
+    await dialog.stable();
+    expect(dialog.all('tbody tr')).toHaveLength(2);
+    expect(dialog.find('.sum').textContent).toContain('different parts in the whole job');
+    await dialog.press('input[aria-label="Take for L1, end B"]');
+    await dialog.press('button', 'Take 1 way');
+    const taken = job.request('POST', '/api/jobs/job/ways');
+    expect(taken.request.body).toMatchObject({ ways: [{ lineId: 'line1', version: 3, side: 'A', branches: [] }] });
+    taken.flush([]);
+    await job.reread();
+    expect(job.closed).toEqual([undefined]);
+  });
+
+  it('say so when there is nothing to do', async () => {
+    await openSampleJob();
+    const dialog = await render(SolveDialog);
+    for (let i = 0; i < 4; i++) await settle();
+    await dialog.stable();
+    expect(dialog.text()).toContain('Every end has its way');
+  });
+});
+
+describe('what counts', () => {
+  it('is shown as money, set by version, and refused in words', async () => {
+    const job = await openSampleJob();
+    const dialog = await render(WeightsDialog);
+    job.request('GET', '/api/shop-rules/chain-weights').flush({ weights: { ...usualWeights, aimMinor: 1234 }, version: 7 });
+    await settle();
+    await dialog.stable();
+    expect(dialog.find('input[aria-label^="An elbow"]')).toHaveProperty('value', '12.34');
+    await dialog.type('Stack, € a millimetre', 'much');
+    expect(dialog.find('[role=alert]').textContent).toContain('"much" is not an amount');
+    await dialog.type('Stack, € a millimetre', '0,25');
+    await dialog.choose('Elbows are', 'wanted');
+    await dialog.press('button', 'Set');
+    const set = job.request('PUT', '/api/shop-rules/chain-weights');
+    expect(set.request.body).toMatchObject({ version: 7, weights: { stackMmMinor: 25, elbows: 'wanted', aimMinor: 1234 } });
+    set.flush({ code: 'conflict', message: 'Somebody else has changed this in the meantime.' }, { status: 409, statusText: 'stale' });
+    await settle();
+    job.request('GET', '/api/shop-rules/chain-weights').flush({ weights: usualWeights, version: 8 });
+    await settle();
+    await dialog.stable();
+    expect(dialog.find('[role=alert]').textContent).toContain('Somebody else');
+  });
+});
+
+it('counts the parts of a way with those of its branches', () => {
+  const branch = { at: 0, end: 2, to: 'plug' as const, joints: [], fittings: [{ id: 'p', inEnd: 0, outEnd: 0 }] };
+  expect(partsOf({ fittings: [{ id: 'a', inEnd: 0, outEnd: 1 }], branches: [branch] })).toEqual(['a', 'p']);
+});

@@ -1,0 +1,214 @@
+import { parseConnector, type Fitting } from '@gewinde/core';
+import { catalogue } from '../../../core/testing/sample-job';
+import { openSampleJob, render, settle, type Rendered } from '../../test/open-job';
+import type { PartCard as Card } from '../data/catalogue-api';
+import { ImportDialog } from './import-dialog';
+import { PartCard } from './part-card';
+import { PartForm } from './part-form';
+import { Store } from './store';
+
+const tee = catalogue.fittings.find((f) => f.id === 'an6fswivel+an6m+npt1/8f')!;
+const card = (fitting: Fitting = tee, change: Partial<Card> = {}): Card => ({
+  fitting,
+  version: 4,
+  origin: 'standard',
+  usedBy: [],
+  ...change,
+});
+
+describe('the card of a part', () => {
+  it('draws it, and tells its ends, figures, users and source', async () => {
+    await openSampleJob();
+    const view = await render(PartCard, { card: card(tee, { usedBy: [{ job: '2403', line: 4, lineName: 'Turbo feed' }] }) });
+    expect(view.find('g-drawing svg').getAttribute('aria-label')).toBe(tee.name);
+    expect(view.all('.ends li').map((e) => e.querySelector('.g-mono')!.textContent)).toEqual(['an6 f swivel', 'an6 m', 'npt 1/8 f']);
+    expect(view.text()).toMatch(/Used by 2403 L4 Turbo feed/);
+    expect(view.text()).toContain("the maker's limits go first");
+  });
+
+  it('says of a part that is taken out that it is, and puts it back', async () => {
+    await openSampleJob();
+    const view = await render(PartCard, { card: card({ ...tee, retired: true }) });
+    const asked: boolean[] = [];
+    view.fixture.componentInstance.retire.subscribe((retired) => asked.push(retired));
+    expect(view.find('.attention').textContent).toContain('lines that use it keep it');
+    await view.press('button', 'Put it back');
+    expect(asked).toEqual([false]);
+  });
+
+  it('draws a plug and a bung as well', async () => {
+    await openSampleJob();
+    for (const id of ['orb6m', 'bungorb6f']) {
+      const part = catalogue.fittings.find((f) => f.id === id)!;
+      expect((await render(PartCard, { card: card(part) })).all('polygon').length).toBeGreaterThan(2);
+    }
+  });
+});
+
+describe('a part being written', () => {
+  let form: Rendered<PartForm>;
+  const start = async (part: Fitting | null = null) => {
+    const job = await openSampleJob();
+    form = await render(PartForm, { part, version: 4 });
+    return job;
+  };
+  const typeEnd = async (at: number, text: string) => {
+    const input = form.all('input.g-mono')[at] as HTMLInputElement;
+    input.value = text;
+    input.dispatchEvent(new Event('input'));
+    await form.stable();
+  };
+
+  it('is drawn as its ends are typed, and points at one that does not read', async () => {
+    await start();
+    expect(form.text()).toContain('Drawn as soon as its ends are said');
+    await typeEnd(0, 'ntp 1/8 m');
+    expect(form.find('[role=alert]').textContent).toContain('Did you mean "npt 1/8 m"');
+    await typeEnd(0, 'npt 1/8 m');
+    await typeEnd(1, 'an6 m');
+    expect(form.all('g-drawing svg')).toHaveLength(1);
+  });
+
+  it('is added with what was said and what follows', async () => {
+    const { request } = await start();
+    const rows: unknown[] = [];
+    form.fixture.componentInstance.saved.subscribe((row) => rows.push(row));
+    await typeEnd(0, 'npt 1/8 m');
+    await typeEnd(1, 'an12 m');
+    await form.type('Price €', '14,50');
+    await form.type('Code', 'KL-7');
+    await form.press('button', 'Add the part');
+    const sent = request('POST', '/api/catalogue/fittings');
+    expect(sent.request.body).toMatchObject({
+      ends: ['npt 1/8 m', 'an12 m'].map(parseConnector),
+      priceMinor: 1450,
+      code: 'KL-7',
+      kind: 'adapter',
+    });
+    sent.flush(card());
+    await settle();
+    expect(rows).toHaveLength(1);
+  });
+
+  it('is refused by what does not hold together, and by a code that is taken', async () => {
+    const { request } = await start();
+    await form.press('button', 'Add the part');
+    expect(form.find('.panel > [role=alert]').textContent).toContain('Say its ends first');
+    await typeEnd(0, 'npt 1/8 m');
+    await typeEnd(1, 'an12 m');
+    await form.choose('Kind', 'elbow');
+    await form.press('button', 'Add the part');
+    expect(form.find('.panel > [role=alert]').textContent).toBe('An elbow needs its angle.');
+    await form.type('Angle °', '90');
+    await form.press('button', 'Add the part');
+    request('POST', '/api/catalogue/fittings').flush(
+      { code: 'code-taken', message: 'The code "X" belongs to another.', field: 'code' },
+      { status: 409, statusText: 'taken' },
+    );
+    await settle();
+    await form.stable();
+    expect(form.find('.panel > [role=alert]').textContent).toContain('belongs to another');
+    expect(form.find('[aria-invalid="true"]')).toBeTruthy();
+  });
+
+  it('is saved by the version it was read with', async () => {
+    const { request } = await start(tee);
+    await form.type('Price €', 'dear');
+    expect(form.find('.panel > [role=alert]').textContent).toContain('"dear" is not a price');
+    await form.type('On the shelf', '3');
+    await form.press('button', 'Save');
+    const { body } = request('PUT', '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f').request;
+    expect(body).toMatchObject({ version: 4, fitting: { shelf: 3, name: tee.name } });
+    expect((body as { fitting: object }).fitting).not.toHaveProperty('id');
+  });
+});
+
+describe("a supplier's list", () => {
+  const preview = {
+    headings: ['Article', 'What'],
+    sample: [['A1', 'an6 m']],
+    lines: 1,
+    mapping: { code: 0 },
+    added: [],
+    changed: [],
+    counts: { added: 0, changed: 0, unchanged: 0, errors: 1 },
+    errors: [{ line: 2, column: 'ends', message: 'The line does not say its ends.' }],
+  };
+
+  it('is matched column by column, and taken in only without errors', async () => {
+    const { request, closed } = await openSampleJob();
+    const dialog = await render(ImportDialog);
+    const input = dialog.find('input[type=file]') as HTMLInputElement;
+    const file = { name: 'list.csv', size: 20, text: async () => 'Article,What\nA1,an6 m' };
+    Object.defineProperty(input, 'files', { value: [file] });
+    input.dispatchEvent(new Event('change'));
+    await settle();
+    request('POST', '/api/catalogue/import/preview').flush(preview);
+    await settle();
+    await dialog.stable();
+    expect(dialog.find('.errors').textContent).toContain('line 2, ends');
+    expect(dialog.find('button', 'Take in')).toHaveProperty('disabled', true);
+    const second = dialog.all('.columns select')[1] as HTMLSelectElement;
+    second.value = 'ends';
+    second.dispatchEvent(new Event('change'));
+    const again = request('POST', '/api/catalogue/import/preview');
+    expect(again.request.body).toMatchObject({ mapping: { code: 0, ends: 1 } });
+    const good = {
+      ...preview,
+      mapping: { code: 0, ends: 1 },
+      added: [tee],
+      counts: { added: 1, changed: 0, unchanged: 0, errors: 0 },
+      errors: [],
+    };
+    again.flush(good);
+    await settle();
+    await dialog.stable();
+    await dialog.press('button', 'Take in 1 part');
+    request('POST', '/api/catalogue/import').flush({ added: 1, changed: 0, unchanged: 0 });
+    await settle();
+    expect(closed).toEqual([{ added: 1, changed: 0, unchanged: 0 }]);
+  });
+
+  it('that is too large is not sent', async () => {
+    const { http } = await openSampleJob();
+    const dialog = await render(ImportDialog);
+    const input = dialog.find('input[type=file]') as HTMLInputElement;
+    Object.defineProperty(input, 'files', { value: [{ name: 'list.csv', size: 9 * 1024 * 1024, text: async () => '' }] });
+    input.dispatchEvent(new Event('change'));
+    await settle();
+    await dialog.stable();
+    expect(dialog.find('[role=alert]').textContent).toContain('8 MB are the most');
+    http.expectNone('/api/catalogue/import/preview');
+  });
+});
+
+describe('the store', () => {
+  it('finds by words, end, kind and metal, and opens the card that is asked for', async () => {
+    const { request } = await openSampleJob();
+    const view = await render(Store, { part: tee.id });
+    request('GET', '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f').flush(card());
+    await settle();
+    await view.stable();
+    expect(view.find('aside').textContent).toContain(tee.name);
+    const count = () => Number(/^(\d+) of/.exec(view.find('nav .g-figure').textContent)![1]);
+    const all = count();
+    await view.choose('Kind', 'tee');
+    const tees = count();
+    expect(tees).toBeLessThan(all);
+    await view.type('End', 'npt 1/8 f');
+    expect(count()).toBeLessThan(tees);
+    await view.type('Words', 'no such thing');
+    expect(view.text()).toContain('No part like that');
+    await view.press('button', 'Show all parts');
+    expect(count()).toBe(all);
+  });
+
+  it('says so where there is no such part', async () => {
+    const { request } = await openSampleJob();
+    const view = await render(Store, { part: 'gone' });
+    request('GET', '/api/catalogue/fittings/gone').flush({ code: 'not-found', message: 'no' }, { status: 404, statusText: 'gone' });
+    await settle();
+    await view.stable();
+    expect(view.find('aside').textContent).toContain('"gone" is not in the catalogue');
+  });
+});
