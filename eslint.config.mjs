@@ -7,7 +7,21 @@ import boundaries from 'eslint-plugin-boundaries';
 const el = (type) => ({ element: { type } });
 
 /** The parts of core in their one direction: a part may use those before it. */
-const order = ['units', 'threads', 'drill', 'connectors', 'seals', 'fittings', 'chains', 'hose', 'job', 'lines', 'drawing', 'cutting', 'purchasing'];
+const order = [
+  'units',
+  'threads',
+  'drill',
+  'connectors',
+  'seals',
+  'fittings',
+  'chains',
+  'hose',
+  'job',
+  'lines',
+  'drawing',
+  'cutting',
+  'purchasing',
+];
 /** Papers stand side by side at the end; drawing does not know them. */
 const before = Object.fromEntries(order.map((part, i) => [part, order.slice(0, i)]));
 

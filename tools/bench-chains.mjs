@@ -88,7 +88,11 @@ export function benchChains(core, measure) {
   const ask = (i, more = {}) => core.solveChains({ ...pairs[i % pairs.length], fittings, limit: 5, maxFittings: 4, ...more });
   const joints = (i, more) => ask(i, more).chains[0]?.jointCount ?? 'none';
   const spread = pairs.map((_, i) => joints(i)).reduce((count, n) => ({ ...count, [n]: (count[n] ?? 0) + 1 }), {});
-  console.log(`joints of the best chain: ${Object.entries(spread).map(([n, count]) => `${n}: ${count}`).join(', ')}`);
+  console.log(
+    `joints of the best chain: ${Object.entries(spread)
+      .map(([n, count]) => `${n}: ${count}`)
+      .join(', ')}`,
+  );
   return (async () => {
     const price = await measure('5 best chains up to 4 fittings, by price', 200, (i) => ask(i));
     await measure('the same with all that the shop weighs', 200, (i) => ask(i, { weights: core.usualWeights, needBoreMm: 8 }));

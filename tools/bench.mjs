@@ -1,4 +1,5 @@
 import { performance } from 'node:perf_hooks';
+import { benchChains, largeCatalogue } from './bench-chains.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages } from './needs.mjs';
 import { throwawayServer } from './throwaway-server.mjs';
 
@@ -20,6 +21,7 @@ async function measure(name, rounds, work) {
   times.sort((a, b) => a - b);
   const at = (share) => times[Math.min(times.length - 1, Math.floor(times.length * share))].toFixed(2).padStart(8);
   console.log(`${name.padEnd(52)} ${String(rounds).padStart(5)} ${at(0.5)} ${at(0.95)} ${at(1)}`);
+  return { median: times[Math.floor(times.length / 2)], worst: times[times.length - 1] };
 }
 
 /** How often the right thread is named first, and first or second, when the calliper is out by up to a tenth. */
@@ -124,6 +126,14 @@ try {
     const assembled = core.assembleLine(document.lines[i % document.lines.length], document, catalogue);
     core.runSheet(assembled, { width: 780, height: 362, jobNumber: '2403', system: 'metric' });
   });
+  await benchChains(core, measure);
+  const rows = largeCatalogue(core, 10_000);
+  await measure('findParts in 10,000, another letter each time', 200, (i) =>
+    core.findParts(rows, { words: 'adapter an6'.slice(0, 1 + (i % 11)) }),
+  );
+  await measure('findParts in 10,000, what seals on a port', 100, () => core.findParts(rows, { end: 'rc 1/8 f', endMode: 'fits' }));
+  const list = core.writeParts(rows);
+  await measure('reading a list of 10,000 lines', 5, () => core.readParts(list.rows, core.guessColumns(list.headings), catalogue.fittings));
 } finally {
   await stop();
 }

@@ -68,6 +68,46 @@ try {
           .first()
           .click(),
     },
+    {
+      name: 'ways',
+      path: line(12),
+      ready: (p) => p.getByRole('button', { name: 'Keep it on a tee here' }),
+      act: async (p) => {
+        await p.getByRole('button', { name: 'Keep it on a tee here' }).click();
+        await p.getByRole('button', { name: /^Take way 1, Tee/ }).click();
+        await p.getByRole('heading', { name: /Ways from Gauge panel/ }).waitFor();
+        await p.getByRole('button', { name: /^Take way 1,/ }).click();
+        await p.getByRole('button', { name: 'End A', exact: true }).click();
+        await p.getByRole('button', { name: 'Hold way 2 to compare' }).click();
+        await p.waitForTimeout(400);
+      },
+    },
+    {
+      name: 'store',
+      path: `/store?part=${encodeURIComponent('an6fswivel+an6m+npt1/8f')}`,
+      ready: (p) => p.getByRole('button', { name: 'Take out' }),
+      act: async (p) => {
+        await p.getByRole('searchbox', { name: 'End' }).fill('npt 1/8 f');
+        await p.waitForTimeout(300);
+      },
+    },
+    {
+      name: 'import',
+      path: '/store',
+      theme: 'dark',
+      ready: (p) => p.getByRole('button', { name: 'Import a list' }),
+      act: async (p) => {
+        await p.getByRole('button', { name: 'Import a list' }).click();
+        const list = [
+          'Article;Description;Connections;Net price;Stock;Delivery days',
+          'TW-1;Adapter, quarter to ten;npt 1/4 m + an10 m;12,40;3;2',
+          'TW-2;Gauge tee;an6 m + an6 m + npt 1/8 f;18,00;0;5',
+          'TW-3;Plug;ntp 1/8 m;4,10;12;1',
+        ].join('\n');
+        await p.locator('input[type=file]').setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(list) });
+        await p.getByLabel('Errors by line').waitFor();
+      },
+    },
     { name: 'cut', path: `/job/${jobId}/cut`, ready: (p) => p.getByRole('article').first() },
     { name: 'cut-tablet', path: `/job/${jobId}/cut`, size: { width: 820, height: 1180 }, ready: (p) => p.getByRole('article').first() },
     { name: 'order', path: `/job/${jobId}/order`, ready: (p) => p.getByRole('rowheader').first() },

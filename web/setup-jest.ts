@@ -16,4 +16,4 @@ Object.assign(globalThis, {
   },
 });
 // jsdom lays nothing out and scrolls nothing
-Element.prototype.scrollTo ??= () => undefined;
+Object.assign(Element.prototype, { scrollTo: () => undefined });

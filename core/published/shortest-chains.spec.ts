@@ -1,16 +1,6 @@
 import graphology from 'graphology';
 import { singleSource } from 'graphology-shortest-path/dijkstra.js';
-import {
-  bareConnector,
-  connectorKey,
-  everyConnector,
-  isPlain,
-  mate,
-  solveChains,
-  standardFittings,
-  type Connector,
-  type Fitting,
-} from '../src/index.js';
+import { bareConnector, connectorKey, isPlain, mate, solveChains, standardFittings, type Connector, type Fitting } from '../src/index.js';
 
 /**
  * Reference: Dijkstra's algorithm as the package graphology-shortest-path carries it out, on a graph that is built here from the

@@ -33,10 +33,23 @@ for (const theme of ['light', 'dark'] as const) {
           .getByRole('button', { name: /^Joint 1/ })
           .first()
           .click();
+      if (name === 'lines') await page.getByRole('button', { name: /^Wishes/ }).click();
       if (name === 'survey') await page.getByLabel('Port in one line').fill('npt 1/8 femlae');
       await expectNoFault(page);
     });
   }
+
+  test(`store, ${theme}: nothing axe finds fault with`, async ({ page }) => {
+    await page.addInitScript((t) => localStorage.setItem('gewinde.theme', t), theme);
+    await page.goto('/store?part=npt1%2F4m%2Ban6m');
+    await expect(page.getByLabel('Part', { exact: true })).toContainText('Adapter, npt 1/4 m to an6 m');
+    await expectNoFault(page);
+    await page.getByRole('button', { name: 'Edit' }).click();
+    await expectNoFault(page);
+    await page.getByRole('button', { name: 'Import a list' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await expectNoFault(page);
+  });
 
   test(`thread bench, ${theme}: nothing axe finds fault with`, async ({ page }) => {
     await page.addInitScript((t) => localStorage.setItem('gewinde.theme', t), theme);
@@ -66,6 +79,9 @@ test('on a tablet the inspector slides over and nothing runs out of the page', a
     await expect(page.getByRole('link', { name: 'Pair check' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
   }
+  await page.goto('/store?part=npt1%2F4m%2Ban6m');
+  await expect(page.getByRole('button', { name: 'Edit' })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
   await page.goto(`/job/${job.id}/lines`);
   await expect(page.getByLabel('Inspector').getByLabel('Taped length')).toBeHidden();
   await page.getByRole('button', { name: 'Inspector' }).click();

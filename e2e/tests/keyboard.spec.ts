@@ -77,7 +77,7 @@ test('from a new job to a checked line by keyboard alone', async ({ page, reques
   await page.keyboard.type('500');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('table', { name: 'Cut length' })).toBeVisible();
-  const balloon = page.getByRole('button', { name: 'Joint 6', exact: true });
+  const balloon = page.getByRole('button', { name: 'Joint 6, seals with what it needs' });
   await balloon.focus();
   await page.keyboard.press('Space');
   await expect(page.getByLabel('Inspector')).toContainText('O-ring AS568-904 squeezed');

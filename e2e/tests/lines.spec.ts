@@ -12,7 +12,7 @@ test('a joint that does not join is shown everywhere, and another way puts it ri
   await inspector.getByRole('button', { name: /L8 From the cooler/ }).click();
   await expect(inspector.getByRole('button', { name: 'Mark as checked' })).toBeDisabled();
   await page.getByRole('button', { name: 'End B', exact: true }).click();
-  await page.getByRole('button', { name: /^Take way 1, 1 adapter/ }).click();
+  await page.getByRole('button', { name: /^Take way 2, 1 adapter/ }).click();
   await expect(inspector.getByRole('button', { name: 'Mark as checked' })).toBeEnabled();
   await expect(page.getByRole('button', { name: /L8.*seals, not checked/ })).toBeVisible();
   await page.keyboard.press('Control+z');
@@ -27,7 +27,7 @@ test('the rack, the steps and the finder are worked from the keyboard alone', as
   await expect(page.getByLabel('Name of the line')).toHaveValue('Scavenge, rear');
   await page.keyboard.press('k');
   await page.keyboard.press('k');
-  await expect(page.getByLabel('Name of the line')).toHaveValue('Turbo water');
+  await expect(page.getByLabel('Name of the line')).toHaveValue('Gauge line');
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { name: 'Cut tickets' })).toBeVisible();
   await page.keyboard.press('u');

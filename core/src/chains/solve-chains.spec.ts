@@ -1,5 +1,4 @@
-import { connectorKey, formatConnector, parseConnector, type Connector } from '../connectors/index.js';
-import { mate } from '../seals/index.js';
+import { formatConnector, parseConnector } from '../connectors/index.js';
 import { adapter, standardFittings, type Fitting } from '../fittings/index.js';
 import { counterpart, solveChains, usualWeights, whyNone } from './index.js';
 

@@ -138,7 +138,7 @@ describe('primitives', () => {
     const shapes: Shape[] = [
       { kind: 'dot', at: [1, 2], radius: 3, fill: 'ink' },
       { kind: 'text', at: [1, 2], text: 'a', size: 12, anchor: 'start', role: 'text' },
-      { kind: 'balloon', at: [0, 0], target: [1, 1], number: 1, tone: 'plain' },
+      { kind: 'balloon', at: [0, 0], target: [1, 1], number: 1, tone: 'sealed' },
     ];
     expect(placeShapes(shapes, 2, 10, 20)).toEqual([
       { ...shapes[0], at: [12, 24], radius: 6 },
@@ -148,7 +148,15 @@ describe('primitives', () => {
   });
 
   it('balloons of joints in one place are pushed apart and stay on the sheet', () => {
-    const joint = { number: 1, side: 'A', title: '', parts: ['', ''], mating: mate(c('an6 m'), c('an6 f')) } as const;
+    const joint = {
+      number: 1,
+      key: '',
+      state: 'sealed',
+      side: 'A',
+      title: '',
+      parts: ['', ''],
+      mating: mate(c('an6 m'), c('an6 f')),
+    } as const;
     const place = { joint, frame: startFrame(1), radius: 5 };
     const on = [1, 2, 3, 4].map((number) => ({
       place: { ...place, joint: { ...joint, number } },

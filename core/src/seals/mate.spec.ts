@@ -63,7 +63,7 @@ describe('mate', () => {
     ['cone24 m16x1.5 m 10l', 'cone24 m16x1.5 f 8s', /tubes differ/],
     ['m20x1.5 m washer', 'post m20x1.5 f', /only the gasket/],
     ['inverted 3/16 m', 'an3 f', /its own seat/],
-    ['flange 2x44 bore 20', 'flange 2x44 bore 16', /20 mm against 16 mm/],
+    ['flange 2x44 bore 20', 'flange 2x44 bore 16', /16 mm against 20 mm/],
     ['m18x1.5 m washer', 'cone24 m18x1.5 f swivel', /not made for one another/],
   ])('%s into %s screws in and leaks', (a, b, reason) => {
     const found = joint(a, b);

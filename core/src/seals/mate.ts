@@ -73,8 +73,9 @@ function unthreaded(male: Connector, female: Connector): Mating {
 function flanges(a: Connector, b: Connector): Mating {
   const sealing = sealingPair(a, b);
   if (sealing) return sealing;
-  const [apartA, boreA] = flangeFigures(a.size);
-  const [apartB, boreB] = flangeFigures(b.size);
+  // the same words whichever comes first: the smaller figure is named first
+  const figures = [flangeFigures(a.size), flangeFigures(b.size)].sort((x, y) => x[0] - y[0] || x[1] - y[1]);
+  const [[apartA, boreA], [apartB, boreB]] = figures as [[number, number], [number, number]];
   if (apartA !== apartB)
     return apart(`The bolts are ${apartA} mm apart on one flange and ${apartB} mm on the other: they do not go through.`);
   return {

@@ -75,10 +75,10 @@ export async function undoCatalogue(db: Knex): Promise<string> {
 export async function readParts(trx: Knex.Transaction, ids: readonly string[]): Promise<Map<string, PartRow>> {
   const found = new Map<string, PartRow>();
   for (let at = 0; at < ids.length; at += 500) {
-    const rows = (await trx('fittings')
+    const rows: { data: unknown; version: number; origin: Origin }[] = await trx('fittings')
       .whereIn('id', ids.slice(at, at + 500))
       .forUpdate()
-      .select('data', 'version', 'origin')) as { data: unknown; version: number; origin: Origin }[];
+      .select('data', 'version', 'origin');
     for (const { data, version, origin } of rows) {
       const fitting = fromJson<Fitting>(data);
       found.set(fitting.id, { fitting, version, origin });
@@ -120,12 +120,12 @@ export interface PartUser {
 /** The lines that have a part in a chain or on a branch. */
 export async function usersOf(db: Knex, id: string): Promise<PartUser[]> {
   const named = `"id":${JSON.stringify(id)}`;
-  const rows = (await db('job_lines')
+  const rows: PartUser[] = await db('job_lines')
     .join('jobs', 'jobs.id', 'job_lines.job_id')
     .whereRaw('(LOCATE(?, job_lines.end_a) > 0 OR LOCATE(?, job_lines.end_b) > 0)', [named, named])
     .orderBy('jobs.number')
     .orderBy('job_lines.number')
     .limit(50)
-    .select('jobs.number as job', 'job_lines.number as line', 'job_lines.name as lineName')) as PartUser[];
+    .select('jobs.number as job', 'job_lines.number as line', 'job_lines.name as lineName');
   return rows.map(({ job, line, lineName }) => ({ job, line, lineName }));
 }

@@ -29,7 +29,7 @@ export async function catalogueRoutes(app: App, { db }: Feature): Promise<void> 
     async (request, reply) => {
       const tag = `"${await catalogueRevision(db)}"`;
       void reply.header('etag', tag).header('cache-control', 'no-cache');
-      if (request.headers['if-none-match'] === tag) return reply.status(304).send(null as never);
+      if (request.headers['if-none-match'] === tag) return reply.status(304).send(null);
       const { fittings, hoses, hoseEnds } = await readCatalogue(db);
       return { fittings: [...fittings], hoses: [...hoses], hoseEnds: [...hoseEnds] } as never;
     },

@@ -27,7 +27,7 @@ export async function catalogueRevision(db: Knex): Promise<string> {
   const counts = await Promise.all(
     Object.values(TABLES).map((table) => db(table).count('* as n').first() as unknown as Promise<{ n: number }>),
   );
-  const demo = (await db('marks').where({ name: 'demo' }).first('at')) as { at: Date } | undefined;
+  const demo: { at: Date } | undefined = await db('marks').where({ name: 'demo' }).first('at');
   return [change?.last ?? 0, undone.n, ...counts.map((c) => c.n), demo?.at.getTime() ?? 0].join('-');
 }
 

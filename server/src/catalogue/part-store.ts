@@ -54,7 +54,7 @@ function sound(fitting: Fitting): void {
 
 async function codeIsFree(trx: Knex.Transaction, { id, code }: Fitting): Promise<void> {
   if (!code) return;
-  const owner = (await trx('fittings').where({ code }).whereNot({ id }).first('data')) as { data: unknown } | undefined;
+  const owner: { data: unknown } | undefined = await trx('fittings').where({ code }).whereNot({ id }).first('data');
   if (!owner) return;
   const { name } = (typeof owner.data === 'string' ? JSON.parse(owner.data) : owner.data) as Fitting;
   throw new AppError('code-taken', `The code "${code}" belongs to ${name}.`, { field: 'code' });

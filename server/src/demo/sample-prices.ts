@@ -20,7 +20,7 @@ export function sampleCatalogue(): Catalogue {
     fittings: standardFittings().map((f, i) => {
       const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55;
       const draw = spread(`${f.id}/`);
-      const supplier = SUPPLIERS[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2]!;
+      const supplier = SUPPLIERS[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2];
       const shelf = spread(`${f.id}.`) < 0.22 ? 1 + Math.round(spread(`${f.id}:`) * 6) : 0;
       const extra = (f.angleDeg ? 450 : 0) + (f.ends.length - 2) * 300 + (isPlain(f) ? 0 : 900);
       return {

@@ -1,4 +1,4 @@
-import { assembleLine, parseConnector, type Line } from '@gewinde/core';
+import { assembleLine, type Line } from '@gewinde/core';
 import { catalogue, document, drain, feed, line } from '../../../core/testing/sample-job';
 import { openSampleJob, render, settle } from '../../test/open-job';
 import { JointInspector } from './joint-inspector';

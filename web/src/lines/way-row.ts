@@ -33,7 +33,6 @@ export interface WayView {
 
 /** One way as a strip with its figures; unfolded, its parts with what can be wished of each. */
 @Component({
-  // eslint-disable-next-line @angular-eslint/component-selector
   selector: 'tbody[g-way-row]',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [DrawingView, Icon],

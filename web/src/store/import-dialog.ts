@@ -19,8 +19,8 @@ export class ImportDialog {
   protected readonly busy = signal(false);
 
   protected readonly columns = [
-    ...partColumns.map(({ id, name, example }) => ({ id: id as string, name, example })),
-    ...endColumns.map((name) => ({ id: name as string, name, example: 'npt 1/8 m' })),
+    ...partColumns.map(({ id, name, example }) => ({ id: id, name, example })),
+    ...endColumns.map((name) => ({ id: name, name, example: 'npt 1/8 m' })),
   ];
   /** For each heading of the file, the column it is taken for. */
   protected readonly taken = computed(() => {

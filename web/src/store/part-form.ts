@@ -74,7 +74,7 @@ export class PartForm {
   }
 
   protected set(change: { [K in keyof Fitting]?: Fitting[K] | undefined }): void {
-    this.fields.update((fields) => ({ ...fields, ...change }) as Partial<Fitting>);
+    this.fields.update((fields) => ({ ...fields, ...change }));
     this.error.set(null);
   }
 

@@ -21,7 +21,7 @@ const column = <K extends keyof Fitting>(
   words: string,
   example: string,
   read: (text: string) => Fitting[K],
-  write?: (value: NonNullable<Fitting[K]>) => string,
+  write: (value: NonNullable<Fitting[K]>) => string = String,
 ): PartColumn => ({
   id,
   name,
@@ -30,11 +30,11 @@ const column = <K extends keyof Fitting>(
   read,
   write: (fitting) => {
     const value = fitting[id];
-    return value === undefined || value === null ? '' : write ? write(value) : String(value as string | number);
+    return value === undefined || value === null ? '' : write(value);
   },
 });
 
-const kindIds = fittingKinds.map((kind) => kind.id) as FittingKindId[];
+const kindIds: readonly FittingKindId[] = fittingKinds.map((kind) => kind.id);
 const yes = (value: boolean): string => (value ? 'yes' : '');
 
 /** The columns of a part list, in the order in which they are written. */
@@ -93,5 +93,5 @@ export function guessColumns(headings: readonly string[]): ColumnMapping {
   for (const end of endColumns)
     pairs.push([end, find([end, end.replace(' ', ''), end.replace('end', 'connection'), end.replace('end', 'thread')])]);
   for (const { id, words } of partColumns) if ((pairs.find(([key]) => key === id)?.[1] ?? -1) < 0) pairs.push([id, find(words)]);
-  return Object.fromEntries(pairs.filter(([, at]) => at >= 0)) as ColumnMapping;
+  return Object.fromEntries(pairs.filter(([, at]) => at >= 0));
 }

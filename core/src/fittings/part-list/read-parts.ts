@@ -93,7 +93,7 @@ function readRow(row: readonly string[], mapping: ColumnMapping, say: (column: s
     if (text !== '') attempt(end, () => ends.push(readEnd(text)));
   }
   if (ends.length > 0 && given['ends'] === undefined) given['ends'] = ends;
-  return given as Partial<Fitting>;
+  return given;
 }
 
 /** A new part: what the line says, the rest by common proportions; undefined without ends. */
