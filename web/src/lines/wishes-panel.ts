@@ -54,7 +54,7 @@ export class WishesPanel {
 
   protected setFigure(wish: 'leastBoreMm' | 'mostStackMm', value: number | null): void {
     const { [wish]: _, ...rest } = this.wishes();
-    this.changed.emit(value === null || value === 0 ? rest : { ...rest, [wish]: value });
+    this.changed.emit(value === null || value === 0 ? rest : { ...rest, [wish]: Math.round(value * 1000) / 1000 });
   }
 
   protected setMost(value: string): void {
