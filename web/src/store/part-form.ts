@@ -48,6 +48,8 @@ export class PartForm {
   protected readonly fields = linkedSignal((): Partial<Fitting> => ({ ...this.part() }));
   protected readonly error = signal<{ message: string; field?: string } | null>(null);
   protected readonly busy = signal(false);
+  /** The newer version that somebody else has saved: the next save goes over it. */
+  private readonly over = signal<number | null>(null);
   /** What is wrong with each end as typed. */
   protected readonly endProblems = computed(() => this.ends().map((text) => (text.trim() === '' ? null : problemOf(text))));
   private readonly connectors = computed(() =>
@@ -112,11 +114,15 @@ export class PartForm {
       const before = this.part();
       const { id, retired: _, ...given } = whole;
       this.saved.emit(
-        await firstValueFrom(before ? this.api.editPart({ ...whole, id: before.id }, this.version()) : this.api.addPart({ id, ...given })),
+        await firstValueFrom(
+          before ? this.api.editPart({ ...whole, id: before.id }, this.over() ?? this.version()) : this.api.addPart({ id, ...given }),
+        ),
       );
     } catch (error) {
-      const field = error instanceof ApiError ? error.field : undefined;
-      this.error.set({ message: (error as Error).message, ...(field ? { field } : {}) });
+      const { field, code, current } = error instanceof ApiError ? error : { field: undefined, code: '', current: undefined };
+      if (code === 'conflict') this.over.set((current as PartRow).version);
+      const hint = code === 'conflict' ? ' Save again to put yours over it, or cancel to see it as it is.' : '';
+      this.error.set({ message: (error as Error).message + hint, ...(field ? { field } : {}) });
     } finally {
       this.busy.set(false);
     }

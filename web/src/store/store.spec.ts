@@ -212,3 +212,22 @@ describe('the store', () => {
     expect(view.find('aside').textContent).toContain('"gone" is not in the catalogue');
   });
 });
+
+describe('a part that somebody else has changed', () => {
+  it('is told, keeps what was typed, and is saved over theirs only when asked again', async () => {
+    const { request } = await openSampleJob();
+    const form = await render(PartForm, { part: tee, version: 4 });
+    await form.type('Price €', '9,90');
+    await form.press('button', 'Save');
+    const url = '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f';
+    request('PUT', url).flush(
+      { code: 'conflict', message: 'Somebody else has changed this.', current: card(tee, { version: 6 }) },
+      { status: 409, statusText: 'stale' },
+    );
+    await settle();
+    await form.stable();
+    expect(form.find('.panel > [role=alert]').textContent).toContain('Save again to put yours over it');
+    await form.press('button', 'Save');
+    expect(request('PUT', url).request.body).toMatchObject({ version: 6, fitting: { priceMinor: 990 } });
+  });
+});

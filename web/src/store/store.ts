@@ -130,6 +130,12 @@ export class Store {
     else this.open(row.fitting.id);
   }
 
+  protected leaveForm(): void {
+    this.editing.set(null);
+    const id = this.part();
+    if (id) void this.read(id);
+  }
+
   /** Takes a part out, or puts it back; lines that use it keep it. */
   protected async retire(card: Card, retired: boolean): Promise<void> {
     const { retired: _, ...fitting } = card.fitting;

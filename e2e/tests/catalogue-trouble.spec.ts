@@ -1,0 +1,60 @@
+import { expect, test } from '@playwright/test';
+import { copyOfMagpie, jobByNumber, saved } from './shop.js';
+
+test('wishes made while the server is away are kept on the screen and sent when it is back', async ({ page, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'T-1');
+  const line = lines[3]!;
+  await page.goto(`/job/${job.id}/lines/${line.id}`);
+  await page.getByRole('button', { name: /^Wishes/ }).click();
+  await page.route('**/api/lines/*', (route) => route.abort());
+  await page.getByLabel('Turns').selectOption('90');
+  await expect(page.locator('g-ways-table').getByRole('row').nth(2)).toContainText(/banjo|elbow/i);
+  await expect(page.getByRole('status').filter({ hasText: 'not saved yet, kept here' })).toBeVisible();
+  await page.unroute('**/api/lines/*');
+  await expect(saved(page)).toBeVisible();
+  const kept = (await jobByNumber(request, 'T-1')).lines.find((l) => l.id === line.id) as unknown as { endA: { wishes: object } };
+  expect(kept.endA.wishes).toEqual({ turnDeg: 90 });
+});
+
+test('two people edit one part: the second is shown that it has changed, and loses nothing of what was typed', async ({
+  page,
+  request,
+}) => {
+  const id = 'an10m%2Ban8m';
+  await page.goto(`/store?part=${id}`);
+  await page.getByRole('button', { name: 'Edit' }).click();
+  const form = page.getByRole('form', { name: 'Part' });
+  await form.getByLabel('Price €').fill('99,90');
+  const row = (await (await request.get(`/api/catalogue/fittings/${id}`)).json()) as { fitting: { id: string }; version: number };
+  const { id: _, ...fitting } = row.fitting;
+  await request.put(`/api/catalogue/fittings/${id}`, { data: { version: row.version, fitting: { ...fitting, shelf: 77 } } });
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByRole('alert').filter({ hasText: 'Somebody else has changed this' })).toBeVisible();
+  await expect(form.getByLabel('Price €')).toHaveValue('99,90');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByLabel('Part', { exact: true })).toContainText('€ 99.90');
+});
+
+test('the store tells a part that is not there, and a list that is not one, without an empty page', async ({ page }) => {
+  await page.goto('/store?part=no-such-part');
+  await expect(page.getByLabel('Part', { exact: true })).toContainText('"no-such-part" is not in the catalogue');
+  await page.getByRole('searchbox', { name: 'End' }).fill('rc 1/8 f');
+  await page.getByLabel('That').selectOption('fits');
+  await expect(page.getByRole('button', { name: /^Tee, r 1\/8 m/ }).first()).toBeVisible();
+  await page.getByLabel('Kind').selectOption('plug');
+  await page.getByRole('button', { name: /^Plug, r 1\/8 m/ }).click();
+  await expect(page.getByLabel('Part', { exact: true })).toContainText('British taper pipe 1/8, male');
+  await page.goBack();
+  await expect(page.getByLabel('Part', { exact: true })).toContainText('"no-such-part"');
+});
+
+test('the sheet prints without rack, ways and inspector', async ({ page, request }) => {
+  const { job, lines } = await jobByNumber(request, '2403');
+  await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
+  await expect(page.getByRole('button', { name: /^Take way/ }).first()).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('complementary', { name: 'Lines' })).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Take way/ })).toHaveCount(0);
+  await expect(page.getByRole('group', { name: /^Line L4/ }).first()).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Joints' })).toBeVisible();
+});
