@@ -72,9 +72,11 @@ try {
       () => check('format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn']),
       () => jest('core and published checks', 'core'),
       () => jest('web', 'web'),
+    ),
+    inOrder(
+      () => suite('the real app', 'e2e', [], report, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky })),
       () => jest('server', 'server'),
     ),
-    suite('the real app', 'e2e', [], report, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky })),
   ]);
 } finally {
   await database.stop();

@@ -23,14 +23,14 @@ test('two people edit one part: the second is shown that it has changed, and los
   const id = 'an10m%2Ban8m';
   await page.goto(`/store?part=${id}`);
   await page.getByRole('button', { name: 'Edit' }).click();
-  const form = page.getByRole('form', { name: 'Part' });
+  const form = page.getByRole('form', { name: 'Figures of the part' });
   await form.getByLabel('Price €').fill('99,90');
   const row = (await (await request.get(`/api/catalogue/fittings/${id}`)).json()) as { fitting: { id: string }; version: number };
   const { id: _, ...fitting } = row.fitting;
   await request.put(`/api/catalogue/fittings/${id}`, { data: { version: row.version, fitting: { ...fitting, shelf: 77 } } });
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByRole('alert').filter({ hasText: 'Somebody else has changed this' })).toBeVisible();
-  await expect(form.getByLabel('Price €')).toHaveValue('99,90');
+  await expect(form.getByLabel('Price €')).toHaveValue('99.90');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByLabel('Part', { exact: true })).toContainText('€ 99.90');
 });
@@ -56,5 +56,5 @@ test('the sheet prints without rack, ways and inspector', async ({ page, request
   await expect(page.getByRole('complementary', { name: 'Lines' })).toBeHidden();
   await expect(page.getByRole('button', { name: /^Take way/ })).toHaveCount(0);
   await expect(page.getByRole('group', { name: /^Line L4/ }).first()).toBeVisible();
-  await expect(page.getByRole('group', { name: 'Joints' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Joints', exact: true })).toBeVisible();
 });

@@ -26,7 +26,7 @@ test('an own part is written, refused where it does not hold together, and offer
   const { job, lines } = await copyOfMagpie(request, 'S-2');
   await page.goto('/store');
   await page.getByRole('button', { name: 'Own part' }).click();
-  const form = page.getByRole('form', { name: 'Part' });
+  const form = page.getByRole('form', { name: 'Figures of the part' });
   await form.getByRole('textbox', { name: 'First end' }).fill('m14x1.5 m washr');
   await expect(form.getByRole('alert').filter({ hasText: 'washer' })).toBeVisible();
   await form.getByRole('textbox', { name: 'First end' }).fill('m14x1.5 m washer');
