@@ -69,7 +69,6 @@ try {
     inOrder(
       ...['core', 'server', 'web', 'e2e'].map((room) => () => check(`types: ${room}`, 'npm', ['run', 'typecheck', '-w', room, '--silent'])),
       () => check('lint', 'npx', ['eslint', '.']),
-      () => check('format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn']),
       () => jest('core and published checks', 'core'),
       () => jest('web', 'web'),
     ),

@@ -24,7 +24,8 @@ async function expectNoFault(page: Page, theme: 'light' | 'dark'): Promise<void>
 }
 
 for (const theme of ['light', 'dark'] as const) {
-  for (const [name, path] of views) {
+  // the dark inks are the same in every view: the densest one shows them all
+  for (const [name, path] of theme === 'light' ? views : views.filter(([view]) => view === 'lines')) {
     test(`${name}, ${theme}: nothing axe finds fault with`, async ({ page, request }) => {
       const { job } = await jobByNumber(request, '2403');
       await page.addInitScript((t) => localStorage.setItem('gewinde.theme', t), theme);

@@ -30,7 +30,8 @@ test('the sensor that a line pushes out stays on a tee, and the sheet, the seals
   expect(file.suggestedFilename()).toBe('W-1-L12.svg');
   expect(await readFile(await file.path(), 'utf8')).toMatch(/^<svg xmlns/);
   await page.keyboard.press('4');
-  await expect(page.getByRole('row', { name: /Tee, r 1\/8 m to an4 m, branch rc 1\/8 f/ })).toBeVisible();
+  await expect(page).toHaveURL(/\/order$/);
+  await expect(page.getByRole('rowheader', { name: /Tee, r 1\/8 m to an4 m, branch rc 1\/8 f/ }).first()).toBeVisible();
 });
 
 test('ways are wished for, compared, pinned and solved again in place; contradictions are said in words', async ({ page, request }) => {

@@ -21,8 +21,8 @@ export async function startTestApp(): Promise<{
   const url = process.env['GEWINDE_TEST_DATABASE_URL'];
   if (!url) throw new Error('GEWINDE_TEST_DATABASE_URL is not set: run the tests with "npm test"');
   const db = connectDatabase(url);
-  await db.migrate.rollback(undefined, true);
   await db.migrate.latest();
+  await emptyTables(db);
   await ensureStandardCatalogue(db);
   const app = await buildApp({ db, requestsPerMinute: 100_000 });
   await app.ready();
@@ -45,6 +45,12 @@ export async function startTestApp(): Promise<{
       await db.destroy();
     },
   };
+}
+
+/** Lines before the ports they end on; the rest of a job goes with it. Quicker than making every table anew for each file of tests. */
+async function emptyTables(db: Knex): Promise<void> {
+  for (const table of ['job_lines', 'jobs', 'fittings', 'hoses', 'hose_ends', 'marks', 'drill_answers', 'catalogue_changes', 'shop_rules'])
+    await db(table).delete();
 }
 
 /** A job with a block and a turbo, two ports, and a line between them. */

@@ -94,20 +94,20 @@ export class SolveDialog {
   }
 
   protected async take(): Promise<void> {
-    const document = this.view.document();
-    const ways = this.rows()
-      .filter((r) => r.take)
-      .map(({ end }): WayTaken => ({
+    const taken = this.rows().filter((r) => r.take);
+    // asked for when what waited has been sent, so that the versions are those of the server
+    const ways = (): WayTaken[] =>
+      taken.map(({ end }) => ({
         lineId: end.lineId,
-        version: document!.lines.find((l) => l.id === end.lineId)!.version,
+        version: this.view.document()!.lines.find((l) => l.id === end.lineId)!.version,
         side: end.side,
         fittings: end.way!.fittings,
         branches: branchesOf(end.way!, end.portId),
       }));
     try {
       await this.store.act(
-        () => firstValueFrom(this.api.takeWays(document!.job.id, ways)),
-        () => ({ text: `${ways.length} ${ways.length === 1 ? 'way' : 'ways'} taken`, tone: 'plain', undo: true }),
+        () => firstValueFrom(this.api.takeWays(this.view.document()!.job.id, ways())),
+        () => ({ text: `${taken.length} ${taken.length === 1 ? 'way' : 'ways'} taken`, tone: 'plain', undo: true }),
       );
       this.modal.close();
     } catch (error) {

@@ -229,11 +229,15 @@ export class WaysTable {
   }
 
   private async takeWithPort(change: Partial<AssembledLine['line']['endA']>): Promise<void> {
-    const { line } = this.line();
+    const { id } = this.line().line;
     const field = this.side() === 'A' ? 'endA' : 'endB';
     try {
       await this.store.act(
-        () => firstValueFrom(this.api.edit('line', line.id, line.version, { [field]: { ...line[field], ...change }, checked: false })),
+        () => {
+          // what waited has been sent by now, and the line is of another version
+          const line = this.view.document()!.lines.find((l) => l.id === id)!;
+          return firstValueFrom(this.api.edit('line', id, line.version, { [field]: { ...line[field], ...change }, checked: false }));
+        },
         () => ({ text: 'The branch is a port of the survey now: draw the other line from it.', tone: 'plain', undo: true }),
       );
     } catch (error) {
