@@ -1,6 +1,7 @@
 import { checkFitting, newPart, type Fitting } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { AppError } from '../errors/app-error.js';
+import { fromJson } from './catalogue-lookup.js';
 import { changeCatalogue, readParts, usersOf, writeParts, type PartRow, type PartUser } from './catalogue-changes.js';
 
 /** A part with all that its card shows. @throws {AppError} not-found */
@@ -56,6 +57,6 @@ async function codeIsFree(trx: Knex.Transaction, { id, code }: Fitting): Promise
   if (!code) return;
   const owner: { data: unknown } | undefined = await trx('fittings').where({ code }).whereNot({ id }).first('data');
   if (!owner) return;
-  const { name } = (typeof owner.data === 'string' ? JSON.parse(owner.data) : owner.data) as Fitting;
+  const { name } = fromJson<Fitting>(owner.data);
   throw new AppError('code-taken', `The code "${code}" belongs to ${name}.`, { field: 'code' });
 }

@@ -1,4 +1,4 @@
-import { formatConnector, type Connector, type Line, type LineBranch, type LineEnd, type Port } from '@gewinde/core';
+import type { Connector, Line, LineBranch, LineEnd, Port } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { findFittings } from '../catalogue/catalogue-lookup.js';
@@ -63,8 +63,6 @@ async function openConnector(trx: Knex.Transaction, end: LineEnd, branch: LineBr
   const last = branch.fittings[branch.fittings.length - 1];
   const connector = last ? fittings.get(last.id)?.ends[last.outEnd] : tee?.ends[branch.end];
   if (!connector) throw new AppError('bad-value', 'A branch names an end that its fitting does not have.', { field: 'branches' });
-  // written and read once, so that only connectors of the notation come into the survey
-  formatConnector(connector);
   return connector;
 }
 
