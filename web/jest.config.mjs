@@ -6,7 +6,7 @@ export default {
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|typebox/))'],
   moduleNameMapper: {
-    '^@gewinde/core$': '<rootDir>/../core/src/index.ts',
+    '^@gewinde/core$': '<rootDir>/../core/dist/index.cjs',
     '/worker-factory$': '<rootDir>/test/worker-factory.stub.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },

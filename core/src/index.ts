@@ -1,3 +1,4 @@
+export * from './schema/index.js';
 export * from './units/index.js';
 export * from './threads/index.js';
 export * from './drill/index.js';
@@ -7,7 +8,9 @@ export * from './fittings/index.js';
 export * from './chains/index.js';
 export * from './hose/index.js';
 export * from './job/index.js';
+export * from './commands/index.js';
 export * from './lines/index.js';
 export * from './drawing/index.js';
 export * from './cutting/index.js';
 export * from './purchasing/index.js';
+export * from './contracts/index.js';

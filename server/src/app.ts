@@ -1,24 +1,17 @@
-import type { TypeBoxTypeProvider } from '@fastify/type-provider-typebox';
 import Fastify, { type FastifyServerOptions } from 'fastify';
 import type { Knex } from 'knex';
 import { catalogueRoutes } from './catalogue/catalogue-routes.js';
-import { partListRoutes } from './catalogue/part-list-routes.js';
 import { drillRoutes } from './drill/drill-routes.js';
 import { healthRoutes } from './health/health-routes.js';
-import { historyRoutes } from './history/history-routes.js';
 import { liveRoutes } from './history/live-routes.js';
 import { jobRoutes } from './jobs/job-routes.js';
-import { lineRoutes } from './lines/line-routes.js';
 import { handleErrors } from './plugins/errors.js';
 import { describeApi } from './plugins/openapi.js';
 import { secure } from './plugins/security.js';
-import type { App } from './plugins/typed.js';
+import type { App } from './plugins/app-type.js';
 import { serveWeb } from './plugins/web-files.js';
 import { calliperRoutes } from './stand-ins/calliper/calliper-routes.js';
-import { chainWeightsRoutes } from './shop-rules/chain-weights-routes.js';
 import { SimulatedCalliper } from './stand-ins/calliper/simulated-calliper.js';
-import { componentRoutes } from './survey/component-routes.js';
-import { portRoutes } from './survey/port-routes.js';
 import { transferRoutes } from './transfer/transfer-routes.js';
 
 export interface AppOptions {
@@ -35,21 +28,15 @@ export async function buildApp({ db, webRoot, requestsPerMinute = 3000, logger =
     logger,
     bodyLimit: 256 * 1024,
     forceCloseConnections: true,
-    ajv: { customOptions: { removeAdditional: false, coerceTypes: false, allErrors: false } },
-  }).withTypeProvider<TypeBoxTypeProvider>();
+    ajv: { customOptions: { removeAdditional: false, coerceTypes: false, allErrors: false, discriminator: true } },
+  });
   handleErrors(app);
   await secure(app, requestsPerMinute);
   await describeApi(app);
   const feature = { db };
   await app.register(healthRoutes, feature);
   await app.register(jobRoutes, feature);
-  await app.register(componentRoutes, feature);
-  await app.register(portRoutes, feature);
-  await app.register(lineRoutes, feature);
   await app.register(catalogueRoutes, feature);
-  await app.register(partListRoutes, feature);
-  await app.register(chainWeightsRoutes, feature);
-  await app.register(historyRoutes, feature);
   await app.register(liveRoutes, feature);
   await app.register(transferRoutes, feature);
   await app.register(calliperRoutes, { calliper: new SimulatedCalliper() });

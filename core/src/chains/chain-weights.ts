@@ -1,36 +1,43 @@
-import { Type } from 'typebox';
+import { Type, type Static } from 'typebox';
 import { connectorThread, type Connector } from '../connectors/index.js';
 import { lengthBetween, type Fitting } from '../fittings/index.js';
+import { OneOf, type Frozen } from '../schema/index.js';
+
+const Minor = Type.Integer({ minimum: 0, maximum: 100_000 });
 
 /**
  * What the shop counts after the number of joints, in minor units of money, so that all of it can be added up and argued about.
  * Which figures are right is the shop's to say; joints always come first.
  */
-export interface ChainWeights {
-  /** For each unit of price: 1 counts money as it is, 0 not at all. */
-  readonly price: number;
-  /** What a part without a price is taken to cost. */
-  readonly unpricedMinor: number;
-  /** For each piece that is not on the shelf. */
-  readonly toOrderMinor: number;
-  /** For each day until the last part is there. */
-  readonly leadDayMinor: number;
-  /** For each millimetre of stack. */
-  readonly stackMmMinor: number;
-  /** For each gram hung on a small thread. */
-  readonly smallThreadGramMinor: number;
-  /** For each millimetre that a fitting is narrower than the line needs. */
-  readonly boreMmMinor: number;
-  /** For each elbow, where elbows are not wanted; once for a chain without one, where one is. */
-  readonly elbowMinor: number;
-  readonly elbows: 'unwanted' | 'either' | 'wanted';
-  /** For an elbow that no swivel, adjustable end or banjo lets you aim. */
-  readonly aimMinor: number;
-  /** For each joint of the run that seals by sealant on its threads rather than by a face. */
-  readonly sealantMinor: number;
-  /** For each part that nothing else in the job uses. */
-  readonly furtherPartMinor: number;
-}
+export const ChainWeightsSchema = Type.Object(
+  {
+    /** For each unit of price: 1 counts money as it is, 0 not at all. */
+    price: Type.Number({ minimum: 0, maximum: 10 }),
+    /** What a part without a price is taken to cost. */
+    unpricedMinor: Minor,
+    /** For each piece that is not on the shelf. */
+    toOrderMinor: Minor,
+    /** For each day until the last part is there. */
+    leadDayMinor: Minor,
+    /** For each millimetre of stack. */
+    stackMmMinor: Minor,
+    /** For each gram hung on a small thread. */
+    smallThreadGramMinor: Minor,
+    /** For each millimetre that a fitting is narrower than the line needs. */
+    boreMmMinor: Minor,
+    /** For each elbow, where elbows are not wanted; once for a chain without one, where one is. */
+    elbowMinor: Minor,
+    elbows: OneOf(['unwanted', 'either', 'wanted']),
+    /** For an elbow that no swivel, adjustable end or banjo lets you aim. */
+    aimMinor: Minor,
+    /** For each joint of the run that seals by sealant on its threads rather than by a face. */
+    sealantMinor: Minor,
+    /** For each part that nothing else in the job uses. */
+    furtherPartMinor: Minor,
+  },
+  { additionalProperties: false, title: 'ChainWeights' },
+);
+export type ChainWeights = Frozen<Static<typeof ChainWeightsSchema>>;
 
 /** Price alone. */
 export const priceOnly: ChainWeights = {
@@ -63,26 +70,6 @@ export const usualWeights: ChainWeights = {
   sealantMinor: 300,
   furtherPartMinor: 250,
 };
-
-const Minor = Type.Integer({ minimum: 0, maximum: 100_000 });
-
-export const ChainWeightsSchema = Type.Object(
-  {
-    price: Type.Number({ minimum: 0, maximum: 10 }),
-    unpricedMinor: Minor,
-    toOrderMinor: Minor,
-    leadDayMinor: Minor,
-    stackMmMinor: Minor,
-    smallThreadGramMinor: Minor,
-    boreMmMinor: Minor,
-    elbowMinor: Minor,
-    elbows: Type.Unsafe<ChainWeights['elbows']>({ enum: ['unwanted', 'either', 'wanted'] }),
-    aimMinor: Minor,
-    sealantMinor: Minor,
-    furtherPartMinor: Minor,
-  },
-  { additionalProperties: false, title: 'ChainWeights' },
-);
 
 /** Waiting is counted in these steps: a part that comes in five days is as good as one that comes in seven. */
 export const leadSteps = [0, 3, 7, 14, 30] as const;

@@ -2,15 +2,10 @@ import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { Mating } from '../seals/index.js';
 import type { ChainConstraints } from './chain-constraints.js';
+import type { ChainLink } from './chain-link-schema.js';
 import type { ChainWeights } from './chain-weights.js';
 
-/** A fitting in its place. */
-export interface ChainLink {
-  readonly id: string;
-  /** Index of the end that faces `from`. */
-  readonly inEnd: number;
-  readonly outEnd: number;
-}
+export type { ChainLink } from './chain-link-schema.js';
 
 /** What an open end of a tee or cross is given to. */
 export interface Branch {

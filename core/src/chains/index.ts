@@ -1,3 +1,4 @@
+export { ChainLinkSchema } from './chain-link-schema.js';
 export type { Branch, Chain, ChainLink, ChainQuery, TakeOff } from './chain.js';
 export { ChainConstraintsSchema, constraintsSet, type ChainConstraints } from './chain-constraints.js';
 export { ChainConstraintError } from './chain-constraint-error.js';

@@ -1,5 +1,10 @@
-import { Type } from 'typebox';
+import { Type, type Static } from 'typebox';
+import type { Frozen } from '../schema/index.js';
 
+/**
+ * One end of a port, fitting or hose end. `family` is an id of {@link families}; `size` is written as that family writes it:
+ * a dash number (`6`), a pipe size (`1/8`), a metric thread (`M14x1.5`), an inch thread (`7/16-20`) or a bore (`3/8`, `10mm`).
+ */
 export const ConnectorSchema = Type.Object(
   {
     family: Type.String({ minLength: 1, maxLength: 20 }),
@@ -10,3 +15,5 @@ export const ConnectorSchema = Type.Object(
   },
   { additionalProperties: false, title: 'Connector' },
 );
+export type Connector = Frozen<Static<typeof ConnectorSchema>>;
+export type Gender = Connector['gender'];

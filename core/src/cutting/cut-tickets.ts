@@ -1,7 +1,7 @@
 import { formatConnector } from '../connectors/index.js';
 import { constructionById } from '../hose/index.js';
-import type { Catalogue, JobDocument } from '../job/index.js';
-import { assembleLine, serviceById, type AssembledLine } from '../lines/index.js';
+import { serviceById, type Catalogue, type JobDocument } from '../job/index.js';
+import { assembleLine, type AssembledLine } from '../lines/index.js';
 import { formatDash } from '../units/index.js';
 
 /** What the bench needs to make one hose. */

@@ -1,5 +1,6 @@
-import { Type } from 'typebox';
+import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
+import { OneOf, type Frozen } from '../schema/index.js';
 import { fittingKinds, type FittingKindId } from './fitting-kinds.js';
 
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
@@ -10,25 +11,42 @@ export const FittingSchema = Type.Object(
     id: Type.String({ minLength: 1, maxLength: 80 }),
     name: Type.String({ minLength: 1, maxLength: 160, pattern: '\\S' }),
     ends: Type.Array(ConnectorSchema, { minItems: 1, maxItems: 4 }),
-    kind: Type.Optional(Type.Unsafe<FittingKindId>({ enum: fittingKinds.map((kind) => kind.id) })),
+    kind: Type.Optional(OneOf(fittingKinds.map((kind): FittingKindId => kind.id))),
+    /** Angle between the axes of the first two ends; 0 or absent is straight, 90 an elbow or a banjo. */
     angleDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 180 })),
+    /** From seat to seat along the axes of the run: what it adds to a stack. */
     lengthMm: Type.Optional(Millimetres),
+    /** Of an angled or branched fitting: from the crossing of the axes to the seat of each end. */
     legsMm: Type.Optional(Type.Array(Millimetres, { maxItems: 4 })),
+    /** Across flats of its body. */
     hexMm: Type.Optional(Millimetres),
+    /** The narrowest way through. */
     boreMm: Type.Optional(Millimetres),
     massG: Type.Optional(Type.Number({ minimum: 0, maximum: 100_000 })),
     material: Type.Optional(Type.String({ maxLength: 60 })),
     maxBar: Type.Optional(Type.Number({ minimum: 0, maximum: 5000 })),
     minTempC: Type.Optional(Celsius),
     maxTempC: Type.Optional(Celsius),
+    /** Flow passes from the first end to the second only. */
     oneWay: Type.Optional(Type.Boolean()),
     priceMinor: Type.Optional(Type.Integer({ minimum: 0, maximum: 100_000_000 })),
     supplier: Type.Optional(Type.String({ maxLength: 80 })),
+    /** The supplier's order code; no two parts of a catalogue share one. */
     code: Type.Optional(Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' })),
+    /** Pieces on the shelf. */
     shelf: Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000 })),
+    /** Days until it arrives when ordered. */
     leadDays: Type.Optional(Type.Integer({ minimum: 0, maximum: 1000 })),
+    /** Taken out of the catalogue: kept so that what uses it can still be drawn, never offered again. */
     retired: Type.Optional(Type.Boolean()),
+    /** Where its dimensions come from, in words. */
     source: Type.Optional(Type.String({ maxLength: 160 })),
   },
   { additionalProperties: false, title: 'Fitting' },
 );
+
+/**
+ * One part with connector ends: adapter, elbow, tee, plug, valve. Lengths in mm, mass in g, pressure in bar, temperature in °C, money
+ * in minor units. The first two ends are the run; a third and fourth branch off it.
+ */
+export type Fitting = Frozen<Static<typeof FittingSchema>>;

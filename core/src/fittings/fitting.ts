@@ -1,48 +1,10 @@
-import type { Connector } from '../connectors/index.js';
 import { fittingKind, type FittingKindId } from './fitting-kinds.js';
+import type { Fitting } from './fitting-schema.js';
+
+export type { Fitting } from './fitting-schema.js';
 
 export const materials = ['aluminium', 'steel', 'stainless', 'brass'] as const;
 export type Material = (typeof materials)[number];
-
-/**
- * One part with connector ends: adapter, elbow, tee, plug, valve. Lengths in mm, mass in g, pressure in bar, temperature in °C, money
- * in minor units. The first two ends are the run; a third and fourth branch off it.
- */
-export interface Fitting {
-  readonly id: string;
-  readonly name: string;
-  readonly ends: readonly Connector[];
-  readonly kind?: FittingKindId;
-  /** Angle between the axes of the first two ends; 0 or absent is straight, 90 an elbow or a banjo. */
-  readonly angleDeg?: number;
-  /** From seat to seat along the axes of the run: what it adds to a stack. */
-  readonly lengthMm?: number;
-  /** Of an angled or branched fitting: from the crossing of the axes to the seat of each end. */
-  readonly legsMm?: readonly number[];
-  /** Across flats of its body. */
-  readonly hexMm?: number;
-  /** The narrowest way through. */
-  readonly boreMm?: number;
-  readonly massG?: number;
-  readonly material?: string;
-  readonly maxBar?: number;
-  readonly minTempC?: number;
-  readonly maxTempC?: number;
-  /** Flow passes from the first end to the second only. */
-  readonly oneWay?: boolean;
-  readonly priceMinor?: number;
-  readonly supplier?: string;
-  /** The supplier's order code; no two parts of a catalogue share one. */
-  readonly code?: string;
-  /** Pieces on the shelf. */
-  readonly shelf?: number;
-  /** Days until it arrives when ordered. */
-  readonly leadDays?: number;
-  /** Taken out of the catalogue: kept so that what uses it can still be drawn, never offered again. */
-  readonly retired?: boolean;
-  /** Where its dimensions come from, in words. */
-  readonly source?: string;
-}
 
 /** The kind of a fitting, read off its ends where it is not said. */
 export function kindOf(fitting: Fitting): FittingKindId {

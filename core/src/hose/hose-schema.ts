@@ -1,5 +1,6 @@
-import { Type } from 'typebox';
+import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
+import type { Frozen } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: 80 });
 const Name = Type.String({ minLength: 1, maxLength: 160 });
@@ -7,6 +8,7 @@ const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
 const Dash = Type.Integer({ minimum: 1, maximum: 64 });
 const Price = Type.Optional(Type.Integer({ minimum: 0, maximum: 100_000_000 }));
 
+/** One hose by the metre. Lengths in mm, pressure in bar, temperature in °C. */
 export const HoseSchema = Type.Object(
   {
     id: Id,
@@ -15,6 +17,7 @@ export const HoseSchema = Type.Object(
     dash: Dash,
     boreMm: Millimetres,
     outsideMm: Millimetres,
+    /** Least bend radius to the centreline. */
     bendRadiusMm: Millimetres,
     workingBar: Type.Number({ minimum: 0, maximum: 2000 }),
     minTempC: Type.Number({ minimum: -100, maximum: 500 }),
@@ -24,7 +27,9 @@ export const HoseSchema = Type.Object(
   },
   { additionalProperties: false, title: 'Hose' },
 );
+export type Hose = Frozen<Static<typeof HoseSchema>>;
 
+/** A reusable end for one construction and dash size. */
 export const HoseEndSchema = Type.Object(
   {
     id: Id,
@@ -33,15 +38,19 @@ export const HoseEndSchema = Type.Object(
     dash: Dash,
     angleDeg: Type.Number({ minimum: 0, maximum: 180 }),
     connector: ConnectorSchema,
+    /** Along the hose from where the hose bottoms to the seat centre: what the end takes off the cut length; negative for some beyond 120°. */
     aMm: Type.Number({ minimum: -500, maximum: 1000 }),
+    /** From the hose axis to the seat. */
     bMm: Millimetres,
     hexMm: Millimetres,
     boreMm: Millimetres,
     socketMm: Millimetres,
     socketLengthMm: Millimetres,
+    /** Radius of the bent tube to its centreline; 0 for a straight end. */
     bendRadiusMm: Millimetres,
     source: Type.String({ maxLength: 160 }),
     priceMinor: Price,
   },
   { additionalProperties: false, title: 'HoseEnd' },
 );
+export type HoseEnd = Frozen<Static<typeof HoseEndSchema>>;

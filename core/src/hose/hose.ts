@@ -1,4 +1,4 @@
-import type { Connector } from '../connectors/index.js';
+export type { Hose, HoseEnd } from './hose-schema.js';
 
 /** How a hose is built; a hose end fits one construction and one dash size, and no other. */
 export interface Construction {
@@ -37,45 +37,6 @@ export const constructions: readonly Construction[] = [
   { id: 'fuel', name: 'fuel rubber', endStyle: 'clamp', fluids: ['fuel', 'oil'], school: 'Rated for fuel; soft lines and short links.' },
   { id: 'vacuum', name: 'vacuum silicone', endStyle: 'clamp', fluids: ['air'], school: 'Air and vacuum only; oil and fuel soften it.' },
 ];
-
-/** One hose by the metre. Lengths in mm, pressure in bar, temperature in °C. */
-export interface Hose {
-  readonly id: string;
-  readonly name: string;
-  readonly construction: string;
-  readonly dash: number;
-  readonly boreMm: number;
-  readonly outsideMm: number;
-  /** Least bend radius to the centreline. */
-  readonly bendRadiusMm: number;
-  readonly workingBar: number;
-  readonly minTempC: number;
-  readonly maxTempC: number;
-  readonly source: string;
-  readonly pricePerMetreMinor?: number;
-}
-
-/** A reusable end for one construction and dash size. */
-export interface HoseEnd {
-  readonly id: string;
-  readonly name: string;
-  readonly construction: string;
-  readonly dash: number;
-  readonly angleDeg: number;
-  readonly connector: Connector;
-  /** Along the hose from where the hose bottoms to the seat centre: what the end takes off the cut length. Negative beyond 120°. */
-  readonly aMm: number;
-  /** From the hose axis to the seat. */
-  readonly bMm: number;
-  readonly hexMm: number;
-  readonly boreMm: number;
-  readonly socketMm: number;
-  readonly socketLengthMm: number;
-  /** Radius of the bent tube to its centreline; 0 for a straight end. */
-  readonly bendRadiusMm: number;
-  readonly source: string;
-  readonly priceMinor?: number;
-}
 
 /** The construction with this id. @throws {RangeError} */
 export function constructionById(id: string): Construction {

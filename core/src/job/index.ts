@@ -1,6 +1,7 @@
 export * from './job-schema.js';
 export { findFitting, findHose, findHoseEnd, type Catalogue } from './catalogue.js';
-export { JobFileSchema, JOB_FILE_VERSION, OLDEST_JOB_FILE_VERSION, type JobFile } from './job-file-schema.js';
-export { JobFileError } from './job-file-error.js';
-export { writeJobFile } from './write-job-file.js';
-export { checkJobFileHeader, checkJobFileContent } from './check-job-file.js';
+export { services, serviceById, type Service } from './services.js';
+export { jobEntities, jobEntityTypes, type EntityEntry, type JobEntities, type JobEntity, type JobEntityType } from './entities.js';
+export { applyChange, ChangeHead, differenceOf, JobChangeSchema, JobEntitySchema, rowsOf, withRows, type JobChange } from './change.js';
+export { receive, replicaOf, type Replica } from './replica.js';
+export * from './file/index.js';

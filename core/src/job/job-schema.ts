@@ -1,10 +1,9 @@
 import { Type, type Static } from 'typebox';
-import { ChainConstraintsSchema } from '../chains/index.js';
+import { ChainConstraintsSchema, ChainLinkSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
 import { hoseEndAngles } from '../hose/index.js';
+import { OneOf } from '../schema/index.js';
 
-/** One of a list of values, as JSON Schema's `enum`, with the union as its static type. */
-const OneOf = <const T extends readonly (string | number)[]>(values: T) => Type.Unsafe<T[number]>({ enum: [...values] });
 const Id = Type.String({ minLength: 1, maxLength: 64 });
 const Words = (maxLength: number) => Type.String({ minLength: 1, maxLength, pattern: '\\S' });
 const Note = Type.String({ maxLength: 2000 });
@@ -32,14 +31,6 @@ export const ComponentSchema = Type.Object(
   { additionalProperties: false, title: 'Component' },
 );
 
-export const ChainLinkSchema = Type.Object(
-  {
-    id: Type.String({ minLength: 1, maxLength: 80 }),
-    inEnd: Type.Integer({ minimum: 0, maximum: 3 }),
-    outEnd: Type.Integer({ minimum: 0, maximum: 3 }),
-  },
-  { additionalProperties: false, title: 'ChainLink' },
-);
 const ChainSchema = Type.Array(ChainLinkSchema, { maxItems: 6 });
 
 /** What sits in a port now and must go elsewhere when a line takes the port. */

@@ -1,12 +1,12 @@
 import { connectorName } from '../connectors/index.js';
 import { constructionById, cutLength, CutLengthError } from '../hose/index.js';
-import { findHose, type Catalogue, type JobDocument, type Line } from '../job/index.js';
+import { findHose, serviceById, type Catalogue, type JobDocument, type Line } from '../job/index.js';
 import { formatDash } from '../units/index.js';
 import { assembleEnd } from './assemble-end.js';
 import type { AssembledEnd, AssembledLine, CutArithmetic, LineJoint, LineProblem } from './assembled-line.js';
 import { numberJoints } from './number-joints.js';
 import { sensorProblem } from './sensors.js';
-import { serviceById } from './services.js';
+
 
 /**
  * Puts a line together from its job and the catalogue: the parts in order, every joint with its verdict, the cut length with its

@@ -1,4 +1,3 @@
-export { services, serviceById, type Service } from './services.js';
 export { assembleLine, jointNames } from './assemble-line.js';
 export type {
   AssembledBranch,

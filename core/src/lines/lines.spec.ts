@@ -1,6 +1,7 @@
 import { catalogue, document, drain, endOn, feed, line, ports } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
-import { assembleLine, jointNames, serviceById, services, waysToHoseEnd } from './index.js';
+import { assembleLine, jointNames, waysToHoseEnd } from './index.js';
+import { serviceById, services } from '../job/index.js';
 
 const assemble = (l = feed, d = document) => assembleLine(l, d, catalogue);
 

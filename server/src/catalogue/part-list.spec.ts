@@ -1,11 +1,6 @@
-import type { Fitting } from '@gewinde/core';
-import { startTestApp } from '../../test/test-app.js';
-
-interface Preview {
-  mapping: Record<string, number>;
-  counts: { added: number; changed: number; unchanged: number; errors: number };
-  errors: { line: number; column?: string; message: string }[];
-}
+import { shopContracts, type ColumnMapping } from '@gewinde/core';
+import { randomUUID } from 'node:crypto';
+import { startTestApp, type TestApp } from '../../test/test-app.js';
 
 const LIST = [
   'Article;Description;Connections;Net price;Stock;Delivery days',
@@ -15,13 +10,12 @@ const LIST = [
 ].join('\r\n');
 
 describe('a supplier list', () => {
-  let shop: Awaited<ReturnType<typeof startTestApp>>;
+  let shop: TestApp;
   beforeAll(async () => (shop = await startTestApp()));
   afterAll(() => shop.close());
-  const preview = (csv: string, mapping?: object) =>
-    shop.call<Preview>('POST', '/api/catalogue/import/preview', { csv, ...(mapping ? { mapping } : {}) });
-  const take = (csv: string, mapping: object) => shop.call('POST', '/api/catalogue/import', { csv, mapping });
-  const fittings = async () => (await shop.call<{ fittings: Fitting[] }>('GET', '/api/catalogue')).body.fittings;
+  const preview = (csv: string, mapping?: ColumnMapping) => shop.ask(shopContracts.previewList, { body: { csv, ...(mapping ? { mapping } : {}) } });
+  const take = (csv: string, mapping: ColumnMapping) => shop.ask(shopContracts.importList, { body: { key: randomUUID(), csv, mapping } });
+  const fittings = async () => (await shop.ask(shopContracts.readCatalogue, {})).body.fittings;
 
   it('is shown first: its columns are guessed, nothing is changed', async () => {
     const before = (await fittings()).length;
@@ -33,14 +27,14 @@ describe('a supplier list', () => {
 
   it('is taken in whole, changes prices when it comes again, and is taken back in one go', async () => {
     const { mapping } = (await preview(LIST)).body;
-    expect((await take(LIST, mapping)).body).toEqual({ added: 3, changed: 0, unchanged: 0 });
+    expect((await take(LIST, mapping)).body).toMatchObject({ label: 'Import a list: 3 new, 0 changed', put: [{}, {}, {}] });
     expect((await fittings()).find((f) => f.code === 'TW-2')).toMatchObject({ kind: 'tee', priceMinor: 1800, shelf: 0, leadDays: 5 });
     const dearer = LIST.replace('12,40 €', '13,00 €');
-    expect((await take(dearer, mapping)).body).toEqual({ added: 0, changed: 1, unchanged: 2 });
+    expect((await take(dearer, mapping)).body.put).toMatchObject([{ type: 'part', row: { version: 2, fitting: { priceMinor: 1300 } } }]);
     const prices = 'code,price\nTW-3,5.00';
-    expect((await take(prices, { code: 0, priceMinor: 1 })).body).toMatchObject({ changed: 1 });
+    expect((await take(prices, { code: 0, priceMinor: 1 })).body.put).toHaveLength(1);
     expect((await fittings()).find((f) => f.code === 'TW-3')).toMatchObject({ priceMinor: 500, shelf: 12, name: 'Plug' });
-    for (let i = 0; i < 3; i++) expect((await shop.call('POST', '/api/catalogue/undo', {})).status).toBe(200);
+    for (let i = 0; i < 3; i++) expect((await shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } })).status).toBe(200);
     expect((await fittings()).some((f) => f.code?.startsWith('TW'))).toBe(false);
   });
 
@@ -55,8 +49,8 @@ describe('a supplier list', () => {
     expect(body.errors[0]!.message).toContain('Did you mean');
     const before = (await fittings()).length;
     const refused = await take(bad, body.mapping);
-    expect([refused.status, refused.body['code']]).toEqual([400, 'list-errors']);
-    expect(refused.body['message']).toMatch(/^Line 5: .* Nothing was taken in\.$/);
+    expect([refused.status, refused.body.code]).toEqual([400, 'list-errors']);
+    expect(refused.body.message).toMatch(/^Line 5: .* Nothing was taken in\.$/);
     expect(await fittings()).toHaveLength(before);
   });
 
@@ -66,7 +60,14 @@ describe('a supplier list', () => {
     ['code\n' + 'x\n'.repeat(20_001), 'list-unreadable'],
   ])('that is none is refused', async (csv, code) => {
     const refused = await preview(csv);
-    expect([refused.status, (refused.body as unknown as { code: string }).code]).toEqual([400, code]);
+    expect([refused.status, refused.body.code]).toEqual([400, code]);
+  });
+
+  it('with two codes that the database takes for one replaces nothing', async () => {
+    const before = await fittings();
+    const refused = await take('code,ends\nK\u00c9-1,an6 m + an8 m\nKE-1,an6 m + an10 m', { code: 0, ends: 1 });
+    expect([refused.status, refused.body.code]).toEqual([400, 'list-errors']);
+    expect(await fittings()).toEqual(before);
   });
 
   it('comes out as it would go in', async () => {

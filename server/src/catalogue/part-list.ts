@@ -1,26 +1,18 @@
-import { guessColumns, readParts, writeParts as partList, type ColumnMapping, type Fitting, type ReadParts } from '@gewinde/core';
+import { guessColumns, readParts, writeParts as partList, type CataloguePart, type ColumnMapping, type ListPreview, type ShopChange } from '@gewinde/core';
 import { CsvError, parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import type { Knex } from 'knex';
+import type { Entity } from '../database/entities.js';
+import { lockRows, writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
-import { changeCatalogue, readParts as lockParts, writeParts, type PartRow } from './catalogue-changes.js';
+import { changeRows } from '../history/change-rows.js';
+import { asShopChange, type Sender } from '../history/change.js';
 import { readCatalogue } from './catalogue-store.js';
 
 /** Most lines of one list. */
 export const MOST_LINES = 20_000;
 /** Lines and errors shown in a preview. */
 const SHOWN = 50;
-
-export interface ListPreview {
-  readonly headings: string[];
-  readonly sample: string[][];
-  readonly lines: number;
-  readonly mapping: ColumnMapping;
-  readonly added: Fitting[];
-  readonly changed: Fitting[];
-  readonly counts: { added: number; changed: number; unchanged: number; errors: number };
-  readonly errors: ReadParts['errors'];
-}
 
 /** What a list would do to the catalogue, without doing it. @throws {AppError} list-unreadable */
 export async function previewList(db: Knex, csv: string, mapping?: ColumnMapping): Promise<ListPreview> {
@@ -40,38 +32,35 @@ export async function previewList(db: Knex, csv: string, mapping?: ColumnMapping
 }
 
 /** Takes a list in, all of it or nothing. @throws {AppError} list-unreadable, list-errors */
-export async function importList(
-  db: Knex,
-  csv: string,
-  mapping: ColumnMapping,
-  client: string,
-): Promise<{ added: number; changed: number; unchanged: number }> {
+export async function importList(db: Knex, csv: string, mapping: ColumnMapping, sender: Sender): Promise<ShopChange> {
   const { rows } = readCsv(csv);
-  let counts = { added: 0, changed: 0, unchanged: 0 };
-  await changeCatalogue(db, client, async (trx) => {
+  const change = await changeRows(db, 'shop', sender, async (trx) => {
     const read = readParts(rows, mapping, (await readCatalogue(trx)).fittings);
     const first = read.errors[0];
     if (first)
       throw new AppError('list-errors', `Line ${first.line}: ${first.message} Nothing was taken in.`, { field: first.column ?? 'csv' });
-    const before = [
-      ...(
-        await lockParts(
-          trx,
-          read.changed.map((f) => f.id),
-        )
-      ).values(),
-    ];
-    const versions = new Map(before.map((row) => [row.fitting.id, row.version]));
-    const after = [...read.added, ...read.changed].map((fitting): PartRow => ({
-      fitting,
-      version: (versions.get(fitting.id) ?? 0) + 1,
-      origin: 'import',
-    }));
-    await writeParts(trx, after);
-    counts = { added: read.added.length, changed: read.changed.length, unchanged: read.unchanged };
-    return { label: `Import a list: ${counts.added} new, ${counts.changed} changed`, before, after };
+    const ids = read.changed.map((f) => f.id);
+    const locked = await lockRows(trx, 'part', ids);
+    const before = [...locked.values()];
+    const row = (fitting: CataloguePart['fitting']): Entity => ({
+      type: 'part',
+      row: { id: fitting.id, fitting, version: (locked.get(fitting.id)?.version ?? 0) + 1, origin: 'import' },
+    });
+    const made = read.added.map(row);
+    const changed = read.changed.map(row);
+    await writeRows(trx, { made, changed, gone: [] }).catch((error: unknown) => {
+      if ((error as { code?: string }).code !== 'ER_DUP_ENTRY') throw error;
+      throw new AppError('list-errors', 'Two parts would have the same id or code but for case, accents or blanks. Nothing was taken in.', {
+        field: 'csv',
+      });
+    });
+    return {
+      label: `Import a list: ${made.length} new, ${changed.length} changed`,
+      before: before.map((part): Entity => ({ type: 'part', row: part })),
+      after: [...made, ...changed],
+    };
   });
-  return counts;
+  return asShopChange(change);
 }
 
 /** The catalogue as CSV, without the retired parts; cells that a spreadsheet would take for a formula are disarmed. */

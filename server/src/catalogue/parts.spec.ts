@@ -1,29 +1,24 @@
-import { parseConnector, type Fitting } from '@gewinde/core';
-import { sampleJob, startTestApp } from '../../test/test-app.js';
-
-interface Row {
-  fitting: Fitting;
-  version: number;
-  origin: string;
-  usedBy: { job: string; line: number }[];
-}
+import { parseConnector, shopContracts, type CataloguePart, type Fitting, type ShopCommand } from '@gewinde/core';
+import { randomUUID } from 'node:crypto';
+import { sampleJob, startTestApp, type TestApp } from '../../test/test-app.js';
 
 describe('parts of the catalogue', () => {
-  let shop: Awaited<ReturnType<typeof startTestApp>>;
+  let shop: TestApp;
   beforeAll(async () => (shop = await startTestApp()));
   afterAll(() => shop.close());
-  const part = (id: string) => shop.call<Row>('GET', `/api/catalogue/fittings/${encodeURIComponent(id)}`);
-  const put = (row: Row, change: Partial<Fitting>, version = row.version) => {
-    const { id, ...fitting } = { ...row.fitting, ...change };
-    return shop.call<Row>('PUT', `/api/catalogue/fittings/${encodeURIComponent(id)}`, { version, fitting });
+  const part = (id: string) => shop.ask(shopContracts.readPart, { params: { part: id } });
+  const command = (c: ShopCommand) => shop.ask(shopContracts.changeShop, { body: { key: randomUUID(), commands: [c] } });
+  const rowOf = (answer: Awaited<ReturnType<typeof command>>): CataloguePart => answer.body.put[0]!.row as CataloguePart;
+  const put = ({ id, fitting, version }: CataloguePart, change: Partial<Fitting>) => {
+    const { id: _, ...fields } = { ...fitting, ...change };
+    return command({ do: 'edit-part', id, version, part: fields });
   };
   const ends = ['npt 1/4 m', 'an10 m'].map(parseConnector);
 
   it('are added with what their ends do not say taken from proportions', async () => {
-    const { status, body } = await shop.call<Row>('POST', '/api/catalogue/fittings', { ends, code: 'KL-1', priceMinor: 1450, boreMm: 6.8 });
-    expect(status).toBe(201);
-    expect(body.fitting).toMatchObject({ id: 'own-kl-1', name: 'npt 1/4 m to an10 m', kind: 'adapter', boreMm: 6.8, priceMinor: 1450 });
-    expect(body.fitting.lengthMm).toBeGreaterThan(20);
+    const added = rowOf(await command({ do: 'add-part', part: { ends, code: 'KL-1', priceMinor: 1450, boreMm: 6.8 } }));
+    expect(added.fitting).toMatchObject({ id: 'own-kl-1', name: 'npt 1/4 m to an10 m', kind: 'adapter', boreMm: 6.8, priceMinor: 1450 });
+    expect(added.fitting.lengthMm).toBeGreaterThan(20);
     expect((await part('own-kl-1')).body).toMatchObject({ origin: 'own', version: 1, usedBy: [] });
   });
 
@@ -39,35 +34,34 @@ describe('parts of the catalogue', () => {
     [{ ends, priceMinor: -1 }, 400, 'bad-value', 'priceMinor'],
     [{ ends, hack: 1 }, 400, 'bad-value', 'hack'],
   ])('are refused when they cannot be: %j', async (body, status, code, field) => {
-    const refused = await shop.call('POST', '/api/catalogue/fittings', body);
-    expect([refused.status, refused.body['code'], refused.body['field']]).toEqual([status, code, field]);
+    const refused = await shop.call('POST', '/api/shop/changes', { key: randomUUID(), commands: [{ do: 'add-part', part: body }] });
+    const where = code === 'bad-value' ? `commands/0/part/${field}` : field;
+    expect([refused.status, refused.body['code'], refused.body['field']]).toEqual([status, code, where]);
   });
 
   it('are edited by their version, and a stale edit is shown the newer part', async () => {
     const { body: before } = await part('orb8m+an8m');
     const edited = await put(before, { priceMinor: 999, shelf: 3 });
-    expect(edited.body).toMatchObject({ version: 2, origin: 'own', fitting: { priceMinor: 999, shelf: 3 } });
+    expect(rowOf(edited)).toMatchObject({ version: 2, origin: 'own', fitting: { priceMinor: 999, shelf: 3 } });
     const stale = await put(before, { priceMinor: 1 });
-    expect([stale.status, (stale.body as unknown as { current: Row }).current.fitting.priceMinor]).toEqual([409, 999]);
-    expect((await put(edited.body, { code: 'KL-1' })).status).toBe(409);
-    expect((await shop.call('GET', '/api/catalogue/fittings/nothing')).status).toBe(404);
+    expect([stale.status, (stale.body.current as CataloguePart).fitting.priceMinor]).toEqual([409, 999]);
+    expect((await put(rowOf(edited), { code: 'KL-1' })).status).toBe(409);
+    expect((await part('nothing')).status).toBe(404);
   });
 
   it('that lines use are kept when they are taken out, and say who uses them', async () => {
-    const { lineId, jobId } = await sampleJob(shop.call);
-    const endA = { angleDeg: 0, fittings: [{ id: 'm14x1.5mwasher+an6m', inEnd: 0, outEnd: 1 }] };
-    const { ports } = (await shop.call<{ ports: { id: string; label: string }[] }>('GET', `/api/jobs/${jobId}`)).body;
-    const portId = ports.find((p) => p.label === 'gallery')!.id;
-    expect((await shop.call('PATCH', `/api/lines/${lineId}`, { version: 1, endA: { ...endA, portId } })).status).toBe(200);
+    const { lineId, jobId } = await sampleJob(shop);
+    const way = { fittings: [{ id: 'm14x1.5mwasher+an6m', inEnd: 0, outEnd: 1 }], branches: [] };
+    expect((await shop.change(jobId, { do: 'take-way', id: lineId, version: 1, side: 'A', ...way })).status).toBe(200);
     const { body } = await part('m14x1.5mwasher+an6m');
     expect(body.usedBy).toEqual([{ job: '2501', line: 1, lineName: 'Turbo feed' }]);
     expect((await put(body, { retired: true })).status).toBe(200);
-    const { fittings } = (await shop.call<{ fittings: Fitting[] }>('GET', '/api/catalogue')).body;
+    const { fittings } = (await shop.ask(shopContracts.readCatalogue, {})).body;
     expect(fittings.find((f) => f.id === 'm14x1.5mwasher+an6m')).toMatchObject({ retired: true });
   });
 
   it('come back when the change is taken back, one change after another', async () => {
-    const undo = () => shop.call<{ label: string; code?: string }>('POST', '/api/catalogue/undo', {});
+    const undo = () => shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
     expect((await undo()).body.label).toMatch(/^Take out Adapter, m14x1.5 m washer/);
     expect((await part('m14x1.5mwasher+an6m')).body.fitting.retired).toBeUndefined();
     expect((await undo()).body.label).toMatch(/^Edit Adapter, orb8 m/);
@@ -82,29 +76,32 @@ describe('parts of the catalogue', () => {
     const again = () =>
       shop.app.inject({ method: 'GET', url: '/api/catalogue', headers: { 'if-none-match': String(first.headers['etag']) } });
     expect((await again()).statusCode).toBe(304);
-    await shop.call('POST', '/api/catalogue/fittings', { ends, code: 'KL-9' });
+    await command({ do: 'add-part', part: { ends, code: 'KL-9' } });
     expect((await again()).statusCode).toBe(200);
   });
 });
 
 describe('what the shop weighs', () => {
-  let shop: Awaited<ReturnType<typeof startTestApp>>;
+  let shop: TestApp;
   beforeAll(async () => (shop = await startTestApp()));
   afterAll(() => shop.close());
-  const url = '/api/shop-rules/chain-weights';
+  const read = async () => (await shop.ask(shopContracts.readWeights, {})).body;
+  const set = (version: number, weights: object) =>
+    shop.call('POST', '/api/shop/changes', { key: randomUUID(), commands: [{ do: 'set-weights', version, weights }] });
 
-  it('starts with the usual figures and is set by version', async () => {
-    const { weights, version } = (await shop.call<{ weights: object; version: number }>('GET', url)).body;
+  it('starts with the usual figures, is set by version, and taken back', async () => {
+    const { weights, version } = await read();
     expect(version).toBe(0);
-    const set = await shop.call('PUT', url, { version, weights: { ...weights, elbows: 'wanted', leadDayMinor: 0 } });
-    expect(set.body).toMatchObject({ version: 1, weights: { elbows: 'wanted', leadDayMinor: 0 } });
-    const stale = await shop.call('PUT', url, { version, weights });
+    expect((await set(0, { ...weights, elbows: 'wanted', leadDayMinor: 0 })).body).toMatchObject({ put: [{ type: 'weights', row: { version: 1 } }] });
+    const stale = await set(0, weights);
     expect([stale.status, stale.body['code']]).toEqual([409, 'conflict']);
-    expect((await shop.call('GET', url)).body).toMatchObject({ version: 1, weights: { elbows: 'wanted' } });
+    expect((await read()).weights).toMatchObject({ elbows: 'wanted', leadDayMinor: 0 });
+    await shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
+    expect(await read()).toEqual({ id: 'chain-weights', weights, version: 0 });
   });
 
-  it.each([[{ price: -1 }], [{ elbows: 'perhaps' }], [{ aimMinor: 1.5 }]])('refuses %j', async (change) => {
-    const { weights, version } = (await shop.call<{ weights: object; version: number }>('GET', url)).body;
-    expect((await shop.call('PUT', url, { version, weights: { ...weights, ...change } })).status).toBe(400);
+  it.each([[{ elbows: 'sideways' }], [{ price: -1 }], [{ toOrderMinor: 1.5 }], [{ colour: 1 }]])('refuses %j', async (change) => {
+    const { weights, version } = await read();
+    expect((await set(version, { ...weights, ...change })).status).toBe(400);
   });
 });

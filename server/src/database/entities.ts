@@ -1,91 +1,86 @@
-import type { Component, Job, Line, LineEnd, Port } from '@gewinde/core';
+import { entities, type CataloguePart, type EntityType, type JobEntities, type LineEnd, type Port, type WeightsRow } from '@gewinde/core';
 import type { Knex } from 'knex';
+import { fromJson } from './from-json.js';
 
-/** The rows a fabricator edits, by type. Each has an id, a version and a job. */
-export interface Entities {
-  job: Job;
-  component: Component;
-  port: Port;
-  line: Line;
-}
-export type EntityType = keyof Entities;
-export type Entity = { [T in EntityType]: { readonly type: T; readonly data: Entities[T] } }[EntityType];
+/** The rows of each type, as the app works on them. Each has an id and a version. */
+export type Rows = JobEntities & { part: CataloguePart; weights: WeightsRow };
+/** A row with its type. */
+export type Entity = { [T in EntityType]: { readonly type: T; readonly row: Rows[T] } }[EntityType];
 
-type Row = Record<string, unknown>;
+type Columns = Record<string, unknown>;
 
+/** Where rows of a type are kept, and how a row becomes columns and comes back. */
 interface Table<T> {
   readonly table: string;
-  readonly toRow: (data: T) => Row;
-  readonly fromRow: (row: Row) => T;
+  readonly key: string;
+  /** The order of lists. */
+  readonly order: string;
+  readonly toColumns: (row: T) => Columns;
+  readonly fromColumns: (columns: Columns) => T;
 }
 
-/** MariaDB gives JSON columns as text. */
-function fromJson<T>(value: unknown): T {
-  return (typeof value === 'string' ? JSON.parse(value) : value) as T;
-}
-
-const tables: { [T in EntityType]: Table<Entities[T]> } = {
+export const tables: { [T in EntityType]: Table<Rows[T]> } = {
   job: {
     table: 'jobs',
-    toRow: ({ id, number, name, description, archived, version }) => ({
-      id,
-      number,
-      name,
-      description,
-      archived,
-      version,
-      updated_at: new Date(),
-    }),
-    fromRow: (r) => ({
-      id: r['id'] as string,
-      number: r['number'] as string,
-      name: r['name'] as string,
-      description: r['description'] as string,
-      archived: Boolean(r['archived']),
-      version: r['version'] as number,
-      updatedAt: (r['updated_at'] as Date).toISOString(),
+    key: 'id',
+    order: 'number',
+    toColumns: ({ updatedAt, ...job }) => ({ ...job, updated_at: new Date(updatedAt) }),
+    fromColumns: (c) => ({
+      id: c['id'] as string,
+      number: c['number'] as string,
+      name: c['name'] as string,
+      description: c['description'] as string,
+      archived: Boolean(c['archived']),
+      version: c['version'] as number,
+      updatedAt: (c['updated_at'] as Date).toISOString(),
     }),
   },
   component: {
     table: 'components',
-    toRow: ({ jobId, ...c }) => ({ ...c, job_id: jobId }),
-    fromRow: (r) => ({
-      id: r['id'] as string,
-      jobId: r['job_id'] as string,
-      kind: r['kind'] as Component['kind'],
-      name: r['name'] as string,
-      note: r['note'] as string,
-      position: r['position'] as number,
-      version: r['version'] as number,
+    key: 'id',
+    order: 'position',
+    toColumns: ({ jobId, ...component }) => ({ ...component, job_id: jobId }),
+    fromColumns: (c) => ({
+      id: c['id'] as string,
+      jobId: c['job_id'] as string,
+      kind: c['kind'] as Rows['component']['kind'],
+      name: c['name'] as string,
+      note: c['note'] as string,
+      position: c['position'] as number,
+      version: c['version'] as number,
     }),
   },
   port: {
     table: 'ports',
-    toRow: ({ jobId, componentId, connector, sensor, openEnd, ...p }) => ({
-      ...p,
+    key: 'id',
+    order: 'position',
+    toColumns: ({ jobId, componentId, connector, sensor, openEnd, ...port }) => ({
+      ...port,
       sensor: sensor ? JSON.stringify(sensor) : null,
       open_end: openEnd ?? false,
       job_id: jobId,
       component_id: componentId,
       connector: JSON.stringify(connector),
     }),
-    fromRow: (r) => ({
-      id: r['id'] as string,
-      jobId: r['job_id'] as string,
-      componentId: r['component_id'] as string,
-      label: r['label'] as string,
-      connector: fromJson<Port['connector']>(r['connector']),
-      note: r['note'] as string,
-      position: r['position'] as number,
-      ...(r['sensor'] ? { sensor: fromJson<NonNullable<Port['sensor']>>(r['sensor']) } : {}),
-      ...(r['open_end'] ? { openEnd: true } : {}),
-      version: r['version'] as number,
+    fromColumns: (c) => ({
+      id: c['id'] as string,
+      jobId: c['job_id'] as string,
+      componentId: c['component_id'] as string,
+      label: c['label'] as string,
+      connector: fromJson<Port['connector']>(c['connector']),
+      note: c['note'] as string,
+      position: c['position'] as number,
+      ...(c['sensor'] ? { sensor: fromJson<NonNullable<Port['sensor']>>(c['sensor']) } : {}),
+      ...(c['open_end'] ? { openEnd: true } : {}),
+      version: c['version'] as number,
     }),
   },
   line: {
     table: 'job_lines',
-    toRow: ({ jobId, endA, endB, tapedLengthMm, slackPercent, made, ...l }) => ({
-      ...l,
+    key: 'id',
+    order: 'position',
+    toColumns: ({ jobId, endA, endB, tapedLengthMm, slackPercent, made, ...line }) => ({
+      ...line,
       made: made && made.length > 0 ? JSON.stringify(made) : null,
       job_id: jobId,
       port_a: endA.portId,
@@ -95,51 +90,62 @@ const tables: { [T in EntityType]: Table<Entities[T]> } = {
       taped_length_mm: tapedLengthMm,
       slack_percent: slackPercent,
     }),
-    fromRow: (r) => ({
-      id: r['id'] as string,
-      jobId: r['job_id'] as string,
-      number: r['number'] as number,
-      name: r['name'] as string,
-      service: r['service'] as Line['service'],
-      construction: r['construction'] as string | null,
-      dash: r['dash'] as number | null,
-      endA: fromJson<LineEnd>(r['end_a']),
-      endB: fromJson<LineEnd>(r['end_b']),
-      tapedLengthMm: r['taped_length_mm'] as number | null,
-      slackPercent: r['slack_percent'] as number,
-      checked: Boolean(r['checked']),
-      ...(r['made'] ? { made: fromJson<string[]>(r['made']) } : {}),
-      note: r['note'] as string,
-      position: r['position'] as number,
-      version: r['version'] as number,
+    fromColumns: (c) => ({
+      id: c['id'] as string,
+      jobId: c['job_id'] as string,
+      number: c['number'] as number,
+      name: c['name'] as string,
+      service: c['service'] as Rows['line']['service'],
+      construction: c['construction'] as string | null,
+      dash: c['dash'] as number | null,
+      endA: fromJson<LineEnd>(c['end_a']),
+      endB: fromJson<LineEnd>(c['end_b']),
+      tapedLengthMm: c['taped_length_mm'] as number | null,
+      slackPercent: c['slack_percent'] as number,
+      checked: Boolean(c['checked']),
+      ...(c['made'] ? { made: fromJson<string[]>(c['made']) } : {}),
+      note: c['note'] as string,
+      position: c['position'] as number,
+      version: c['version'] as number,
+    }),
+  },
+  part: {
+    table: 'fittings',
+    key: 'id',
+    order: 'position',
+    toColumns: ({ id, fitting, version, origin }) => ({
+      id,
+      data: JSON.stringify(fitting),
+      origin,
+      version,
+      code: fitting.code ?? null,
+      retired: fitting.retired ?? false,
+    }),
+    fromColumns: (c) => ({
+      id: c['id'] as string,
+      fitting: fromJson<CataloguePart['fitting']>(c['data']),
+      version: c['version'] as number,
+      origin: c['origin'] as CataloguePart['origin'],
+    }),
+  },
+  weights: {
+    table: 'shop_rules',
+    key: 'name',
+    order: 'name',
+    toColumns: ({ id, weights, version }) => ({ name: id, data: JSON.stringify(weights), version }),
+    fromColumns: (c) => ({
+      id: c['name'] as WeightsRow['id'],
+      weights: fromJson<WeightsRow['weights']>(c['data']),
+      version: c['version'] as number,
     }),
   },
 };
 
-/** One row, locked for the rest of the transaction; undefined if it is gone. */
-export async function lockEntity<T extends EntityType>(trx: Knex.Transaction, type: T, id: string): Promise<Entities[T] | undefined> {
-  const row = (await trx(tables[type].table).where({ id }).forUpdate().first()) as Row | undefined;
-  return row && tables[type].fromRow(row);
-}
+/** Types in the order in which rows can be put in: parents before children. */
+export const entityTypes = Object.keys(entities) as EntityType[];
 
-export async function listEntities<T extends EntityType>(db: Knex, type: T, where: Row, order = 'position'): Promise<Entities[T][]> {
-  const rows = (await db(tables[type].table).where(where).orderBy(order).orderBy('id')) as Row[];
-  return rows.map((row) => tables[type].fromRow(row));
-}
-
-export async function insertEntity(trx: Knex, entity: Entity): Promise<void> {
-  await trx(tables[entity.type].table).insert(rowOf(entity));
-}
-
-export async function updateEntity(trx: Knex, entity: Entity): Promise<void> {
-  await trx(tables[entity.type].table).where({ id: entity.data.id }).update(rowOf(entity));
-}
-
-export async function deleteEntity(trx: Knex, entity: Entity): Promise<void> {
-  await trx(tables[entity.type].table).where({ id: entity.data.id }).delete();
-}
-
-function rowOf(entity: Entity): Row {
-  const { toRow } = tables[entity.type] as Table<Entity['data']>;
-  return toRow(entity.data);
+export async function listRows<T extends EntityType>(db: Knex, type: T, where: Columns): Promise<Rows[T][]> {
+  const { table, order, key, fromColumns } = tables[type];
+  const rows = (await db(table).where(where).orderBy(order).orderBy(key)) as Columns[];
+  return rows.map((columns) => fromColumns(columns));
 }

@@ -2,7 +2,8 @@ import type { JobDocument } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { replaceInCatalogue } from '../catalogue/catalogue-store.js';
-import { insertEntity } from '../database/entities.js';
+import { writeRows } from '../database/write-rows.js';
+import { rowsOfDocument } from '../jobs/rows-of-document.js';
 import { magpieDocument } from './magpie.js';
 import { sampleCatalogue } from './sample-prices.js';
 
@@ -45,9 +46,6 @@ function buggy(): JobDocument {
   return { job, components: [], ports: [], lines: [] };
 }
 
-async function insertDocument(trx: Knex, { job, components, ports, lines }: JobDocument): Promise<void> {
-  await insertEntity(trx, { type: 'job', data: job });
-  for (const data of components) await insertEntity(trx, { type: 'component', data });
-  for (const data of ports) await insertEntity(trx, { type: 'port', data });
-  for (const data of lines) await insertEntity(trx, { type: 'line', data });
+async function insertDocument(trx: Knex.Transaction, document: JobDocument): Promise<void> {
+  await writeRows(trx, { made: rowsOfDocument(document), changed: [], gone: [] });
 }

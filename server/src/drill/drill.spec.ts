@@ -1,3 +1,4 @@
+import { benchContracts } from '@gewinde/core';
 import { startTestApp } from '../../test/test-app.js';
 import { mysteryTray } from '../stand-ins/calliper/mystery-tray.js';
 import { nextFitting } from './drill-store.js';
@@ -9,8 +10,7 @@ describe('the drill', () => {
   const idOf = (thread: string, side = 'external') => mysteryTray.find((f) => f.thread === thread && f.side === side)!.id;
   const answer = (fitting: string, said: string, apprentice = 'first') =>
     shop.call('POST', '/api/drill/answers', { apprentice, fitting, answer: said });
-  const results = (apprentice = 'first') =>
-    shop.call<{ asked: number; right: number; weak: object[] }>('GET', `/api/drill?apprentice=${apprentice}`);
+  const results = (apprentice = 'first') => shop.ask(benchContracts.drillResults, { query: { apprentice } });
 
   it('starts with nothing known', async () => expect((await results()).body).toEqual({ asked: 0, right: 0, weak: [] }));
 

@@ -1,3 +1,5 @@
+import type { ErrorBody } from '@gewinde/core';
+
 /** Every error the API answers with, by code. The text is a default; a thrower may say it more precisely. */
 export const errorCatalogue = {
   'not-found': { status: 404, message: 'This no longer exists.' },
@@ -6,6 +8,8 @@ export const errorCatalogue = {
   'connector-syntax': { status: 400, message: 'The notation cannot be read.' },
   'unknown-thread': { status: 400, message: 'No thread of this name is known.' },
   'wrong-jaws': { status: 400, message: 'These jaws do not reach that thread.' },
+  'too-many': { status: 409, message: 'There is no room for more.' },
+  'id-taken': { status: 409, message: 'There is a row with this id already.' },
   'number-taken': { status: 409, message: 'This job number is taken.' },
   'same-port': { status: 400, message: 'A line cannot run from a port to itself.' },
   'port-in-use': { status: 409, message: 'The port is already used by another line.' },
@@ -28,20 +32,14 @@ export const errorCatalogue = {
     status: 503,
     message: 'The database does not answer. Nothing was changed; the change is kept on the screen and tried again.',
   },
+  'database-busy': { status: 503, message: 'The database is busy. Nothing was changed; the change is kept on the screen and tried again.' },
   internal: { status: 500, message: 'Something went wrong on the server. Nothing was changed.' },
 } as const;
 
 export type ErrorCode = keyof typeof errorCatalogue;
 
-export interface ErrorDetails {
-  readonly field?: string;
-  /** The row as it stands now, with a conflict. */
-  readonly current?: unknown;
-  readonly position?: number;
-  readonly length?: number;
-  readonly hint?: string;
-  readonly suggestion?: string;
-}
+/** What an error says beside its code and its words. */
+export type ErrorDetails = Readonly<Partial<Omit<ErrorBody, 'code' | 'message'>>>;
 
 export class AppError extends Error {
   constructor(

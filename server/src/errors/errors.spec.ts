@@ -8,7 +8,7 @@ describe('toAppError', () => {
     [{ code: 'ECONNREFUSED' }, 'database-away', 503],
     [{ code: 'PROTOCOL_CONNECTION_LOST' }, 'database-away', 503],
     [{ name: 'KnexTimeoutError' }, 'database-away', 503],
-    [{ code: 'ER_LOCK_DEADLOCK' }, 'database-away', 503],
+    [{ code: 'ER_LOCK_DEADLOCK' }, 'database-busy', 503],
     [{ statusCode: 429 }, 'too-many-requests', 429],
     [{ statusCode: 415, message: 'Unsupported' }, 'bad-request', 400],
     [new TypeError('a slip of ours'), 'internal', 500],

@@ -1,4 +1,4 @@
-import { ConnectorSyntaxError, JobFileError, UnknownThreadError } from '@gewinde/core';
+import { CommandError, ConnectorSyntaxError, JobFileError, UnknownThreadError, type ErrorBody } from '@gewinde/core';
 import { AppError, errorCatalogue } from './app-error.js';
 
 const DATABASE_AWAY = new Set([
@@ -12,8 +12,6 @@ const DATABASE_AWAY = new Set([
   'ER_CON_COUNT_ERROR',
   'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR',
   'PROTOCOL_ENQUEUE_AFTER_QUIT',
-  'ER_LOCK_DEADLOCK',
-  'ER_LOCK_WAIT_TIMEOUT',
   'ER_CONNECTION_KILLED',
 ]);
 
@@ -39,12 +37,17 @@ export function toAppError(thrown: unknown): AppError {
       ...(suggestion ? { suggestion } : {}),
     });
   }
+  if (thrown instanceof CommandError) {
+    const { code, message, field, current } = thrown;
+    return new AppError(code, message, { ...(field ? { field } : {}), ...(current ? { current } : {}) });
+  }
   if (thrown instanceof UnknownThreadError) return new AppError('unknown-thread', thrown.message, { field: 'answer' });
   if (thrown instanceof JobFileError) return new AppError(thrown.code, thrown.message, thrown.field ? { field: thrown.field } : {});
   const error = thrown as Thrown;
   if (error.validation) return validationError(error);
   if (error.name === 'KnexTimeoutError' || (typeof error.code === 'string' && DATABASE_AWAY.has(error.code)))
     return new AppError('database-away');
+  if (error.code === 'ER_LOCK_DEADLOCK' || error.code === 'ER_LOCK_WAIT_TIMEOUT') return new AppError('database-busy');
   if (error.code === 'FST_ERR_CTP_BODY_TOO_LARGE') return new AppError('too-large');
   if (error.statusCode === 429) return new AppError('too-many-requests');
   if (error.statusCode === 404) return new AppError('not-found');
@@ -64,6 +67,6 @@ function validationError({ validation, validationContext }: Thrown): AppError {
 }
 
 /** The body of an error answer. */
-export function errorBody(error: AppError): { code: string; message: string } & AppError['details'] {
+export function errorBody(error: AppError): ErrorBody {
   return { code: error.code, message: error.message || errorCatalogue[error.code].message, ...error.details };
 }

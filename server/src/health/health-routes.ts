@@ -1,14 +1,11 @@
-import { Type } from 'typebox';
+import { liveContracts } from '@gewinde/core';
+import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
-import { answers, type App } from '../plugins/typed.js';
+import { serve } from '../plugins/serve.js';
 
 export async function healthRoutes(app: App, { db }: Feature): Promise<void> {
-  app.get(
-    '/api/health',
-    { schema: { summary: 'Whether server and database answer', response: answers(Type.Object({ ok: Type.Boolean() })) } },
-    async () => {
-      await db.raw('select 1');
-      return { ok: true };
-    },
-  );
+  serve(app, liveContracts.health, async () => {
+    await db.raw('select 1');
+    return { ok: true };
+  });
 }

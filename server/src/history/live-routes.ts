@@ -1,65 +1,54 @@
-import { Type } from 'typebox';
+import { liveContracts, type LiveMessage } from '@gewinde/core';
+import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
-import { clientOf, IdParams, type App } from '../plugins/typed.js';
+import { serve } from '../plugins/serve.js';
+import { asJobChange, asShopChange, type Change } from './change.js';
+import { newestChange } from './event-store.js';
+import { LiveChanges } from './live-changes.js';
 
-/** How often a stream looks for news, ms. Looking, rather than being told, lets several servers share one database. */
-const LOOK_EVERY_MS = 1000;
-
-interface News {
-  readonly id: number;
-  readonly label: string;
-  readonly kind: string;
-  readonly client: string;
+/** Server-sent events: every change of a job and of what all jobs share, from where the listener is. */
+export async function liveRoutes(app: App, { db }: Feature): Promise<void> {
+  const live = new LiveChanges(db);
+  app.addHook('onClose', () => live.close());
+  serve(app, liveContracts.live, async ({ query, request, reply }) => {
+    let gone = false;
+    let stop = (): unknown => undefined;
+    request.raw.on('close', () => {
+      gone = true;
+      stop();
+    });
+    const [resumedJob, resumedShop] = String(request.headers['last-event-id'] ?? '').split('.');
+    const jobNewest = query.job === undefined ? 0 : await newestChange(db, { job: query.job });
+    const shopNewest = await newestChange(db, 'shop');
+    const jobAt = place(resumedJob, query.after) ?? jobNewest;
+    const shopAt = place(resumedShop, query.shop) ?? shopNewest;
+    reply.hijack();
+    reply.raw.writeHead(200, {
+      'content-type': 'text/event-stream; charset=utf-8',
+      'cache-control': 'no-store',
+      'x-accel-buffering': 'no',
+    });
+    reply.raw.write('retry: 2000\n\n');
+    if (gone) return reply;
+    // further on than the history: the database is not the one it was, and what the listener has is not to be built on
+    if (jobAt > jobNewest || shopAt > shopNewest) reply.raw.write('event: stale\ndata: {}\n\n');
+    const places = new Map([['shop', Math.min(shopAt, shopNewest)]]);
+    if (query.job !== undefined) places.set(query.job, Math.min(jobAt, jobNewest));
+    const tell = (scope: string, change: Change): void => {
+      const message: LiveMessage =
+        scope === 'shop' ? { scope, change: asShopChange(change) } : { scope: 'job', change: asJobChange(change) };
+      const at = `${places.get(query.job ?? '') ?? 0}.${places.get('shop')}`;
+      reply.raw.write(`id: ${at}\nevent: change\ndata: ${JSON.stringify(message)}\n\n`);
+    };
+    const sign = (state: 'alive' | 'away'): void => {
+      reply.raw.write(state === 'alive' ? ':\n\n' : ': the database does not answer\n\n');
+    };
+    stop = live.listen({ places, tell, sign });
+    return reply;
+  });
 }
 
-/** Server-sent events: one message for each change somebody else makes to the job. */
-export async function liveRoutes(app: App, { db }: Feature): Promise<void> {
-  app.get(
-    '/api/jobs/:id/live',
-    {
-      schema: {
-        summary: 'Changes of a job as they happen (server-sent events)',
-        params: IdParams,
-        querystring: Type.Object({ client: Type.Optional(Type.String({ maxLength: 40 })) }, { additionalProperties: false }),
-      },
-    },
-    async (request, reply) => {
-      const jobId = request.params.id;
-      const own = request.query.client ?? clientOf(request);
-      let last = await newestEvent(jobId);
-      reply.hijack();
-      reply.raw.writeHead(200, {
-        'content-type': 'text/event-stream; charset=utf-8',
-        'cache-control': 'no-store',
-        'x-accel-buffering': 'no',
-      });
-      reply.raw.write('retry: 2000\n\n');
-      const look = setInterval(() => {
-        void newsSince(jobId, last)
-          .then((news) => {
-            for (const event of news) {
-              last = event.id;
-              if (event.client !== own)
-                reply.raw.write(`id: ${event.id}\nevent: change\ndata: ${JSON.stringify({ label: event.label, kind: event.kind })}\n\n`);
-            }
-          })
-          .catch(() => reply.raw.write(': the database does not answer\n\n'));
-      }, LOOK_EVERY_MS);
-      request.raw.on('close', () => clearInterval(look));
-    },
-  );
-
-  async function newestEvent(jobId: string): Promise<number> {
-    const row = (await db('events').where({ job_id: jobId }).max('id as last').first()) as { last: number | null } | undefined;
-    return row?.last ?? 0;
-  }
-
-  async function newsSince(jobId: string, last: number): Promise<News[]> {
-    const news: News[] = await db('events')
-      .where({ job_id: jobId })
-      .where('id', '>', last)
-      .orderBy('id')
-      .select('id', 'label', 'kind', 'client');
-    return news;
-  }
+function place(resumed: string | undefined, asked: string | undefined): number | undefined {
+  const said = resumed !== undefined && /^\d{1,15}$/.test(resumed) ? resumed : asked;
+  return said === undefined ? undefined : Number(said);
 }

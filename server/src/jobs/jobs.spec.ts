@@ -1,69 +1,46 @@
-import { sampleJob, startTestApp } from '../../test/test-app.js';
+import { jobContracts, type Command, type JobDocument } from '@gewinde/core';
+import { randomUUID } from 'node:crypto';
+import { sampleJob, startTestApp, type TestApp } from '../../test/test-app.js';
 
-type Server = Awaited<ReturnType<typeof startTestApp>>;
-let server: Server;
+let server: TestApp;
 beforeAll(async () => (server = await startTestApp()));
 afterAll(async () => server.close());
 beforeEach(async () => {
   await server.db('job_lines').delete();
   await server.db('jobs').delete();
 });
-
-interface Summary {
-  job: { id: string; number: string; version: number };
-  next: string;
-  lines: number;
-  blockedBy?: string;
-}
+const create = (body: { number: string; name: string }) => server.ask(jobContracts.createJob, { body });
+const list = async (archived: 'true' | 'false' = 'false') => (await server.ask(jobContracts.listJobs, { query: { archived } })).body;
+const rename = (id: string, version: number, name: string): Command => ({ do: 'edit-line', id, version, set: { name } });
 
 describe('jobs', () => {
   it('are made, renamed, archived and brought back', async () => {
-    const made = await server.call<{ id: string; version: number; number: string }>('POST', '/api/jobs', {
-      number: ' 2601 ',
-      name: 'Kart',
-    });
-    expect(made.status).toBe(201);
+    const made = await create({ number: ' 2601 ', name: 'Kart' });
     expect(made.body.number).toBe('2601');
-    const renamed = await server.call('PATCH', `/api/jobs/${made.body.id}`, { version: 1, name: 'Kart, second engine' });
-    expect(renamed.body).toMatchObject({ name: 'Kart, second engine', version: 2 });
-    await server.call('PATCH', `/api/jobs/${made.body.id}`, { version: 2, archived: true });
-    expect((await server.call<Summary[]>('GET', '/api/jobs')).body).toEqual([]);
-    expect((await server.call<Summary[]>('GET', '/api/jobs?archived=true')).body).toHaveLength(1);
+    const { id } = made.body;
+    const renamed = await server.change(id, { do: 'edit-job', version: 1, set: { name: 'Kart, second engine' } });
+    expect(renamed.body.put).toMatchObject([{ type: 'job', row: { name: 'Kart, second engine', version: 2, updatedAt: renamed.body.at } }]);
+    await server.change(id, { do: 'edit-job', version: 2, set: { archived: true } });
+    expect(await list()).toEqual([]);
+    expect(await list('true')).toMatchObject([{ job: { number: '2601', archived: true } }]);
   });
 
   it('keep their numbers to themselves', async () => {
-    await server.call('POST', '/api/jobs', { number: '2601', name: 'One' });
-    const second = await server.call<{ id: string }>('POST', '/api/jobs', { number: '2602', name: 'Two' });
-    expect((await server.call('POST', '/api/jobs', { number: '2601', name: 'Again' })).body).toMatchObject({
-      code: 'number-taken',
-      field: 'number',
-    });
-    expect((await server.call('PATCH', `/api/jobs/${second.body.id}`, { version: 1, number: '2601' })).status).toBe(409);
+    await create({ number: '2601', name: 'One' });
+    const second = await create({ number: '2602', name: 'Two' });
+    expect((await create({ number: '2601', name: 'Again' })).body).toMatchObject({ code: 'number-taken', field: 'number' });
+    const renumber = await server.change(second.body.id, { do: 'edit-job', version: 1, set: { number: '2601' } });
+    expect([renumber.status, renumber.body.code]).toEqual([409, 'number-taken']);
   });
 
   it('tell the board what blocks them and what comes next', async () => {
-    const empty = await server.call<{ id: string }>('POST', '/api/jobs', { number: '2600', name: 'Empty' });
-    const { lineId } = await sampleJob(server.call);
-    const list = async () => (await server.call<Summary[]>('GET', '/api/jobs')).body;
+    await create({ number: '2600', name: 'Empty' });
+    const { jobId, lineId, from, to } = await sampleJob(server);
     expect((await list()).map((s) => s.next)).toEqual(['Finish L1', 'Survey the ports']);
-    const end = (portId: string, fittings: object[]) => ({ portId, angleDeg: 0, fittings });
-    const line = (
-      await server.call<{ lines: { endA: { portId: string }; endB: { portId: string } }[] }>(
-        'GET',
-        `/api/jobs/${(await list())[0]!.job.id}`,
-      )
-    ).body.lines[0]!;
-    const wrong = end(line.endB.portId, [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }]);
-    await server.call('PATCH', `/api/lines/${lineId}`, {
-      version: 1,
-      construction: 'ptfe',
-      dash: 6,
-      tapedLengthMm: 600,
-      endA: end(line.endA.portId, [{ id: 'm14x1.5mwasher+an6m', inEnd: 0, outEnd: 1 }]),
-      endB: wrong,
-    });
+    const end = (portId: string, id: string) => ({ portId, angleDeg: 0 as const, fittings: [{ id, inEnd: 0, outEnd: 1 }] });
+    const set = { construction: 'ptfe', dash: 6, tapedLengthMm: 600, endA: end(from, 'm14x1.5mwasher+an6m'), endB: end(to, 'orb4m+an6m') };
+    await server.change(jobId, { do: 'edit-line', id: lineId, version: 1, set });
     expect((await list())[0]).toMatchObject({ next: 'Put L1 right', blockedBy: expect.stringMatching(/^L1: Joint 6/) as string });
-    expect(empty.status).toBe(201);
   });
 
   it.each([
@@ -73,41 +50,112 @@ describe('jobs', () => {
     [{ number: '1', name: 'x'.repeat(121) }, 'name'],
     [{ number: '1', name: 'x', colour: 'red' }, 'colour'],
     [{ number: 5, name: 'x' }, 'number'],
+    [{ id: 'mine', number: '1', name: 'x' }, 'id'],
   ])('refuse %j with a word about the field', async (body, field) => {
     const answer = await server.call('POST', '/api/jobs', body);
-    expect(answer.status).toBe(400);
-    expect(answer.body).toMatchObject({ code: 'bad-value', field });
+    expect([answer.status, answer.body['code'], answer.body['field']]).toEqual([400, 'bad-value', field]);
   });
 
   it('answer what is not there, not JSON, or too large in the one error shape', async () => {
     expect((await server.call('GET', '/api/jobs/nowhere')).body).toMatchObject({ code: 'not-found' });
     expect((await server.call('GET', '/api/nothing')).body).toMatchObject({ code: 'not-found' });
-    const broken = await server.app.inject({
-      method: 'POST',
-      url: '/api/jobs',
-      headers: { 'content-type': 'application/json' },
-      payload: '{"number":',
-    });
+    const headers = { 'content-type': 'application/json' };
+    const broken = await server.app.inject({ method: 'POST', url: '/api/jobs', headers, payload: '{"number":' });
     expect(broken.json()).toMatchObject({ code: 'bad-request' });
-    expect((await server.call('POST', '/api/jobs', { number: '1', name: 'x', description: 'y'.repeat(300_000) })).body).toMatchObject({
-      code: 'too-large',
-    });
+    const large = await server.call('POST', '/api/jobs', { number: '1', name: 'x', description: 'y'.repeat(300_000) });
+    expect(large.body).toMatchObject({ code: 'too-large' });
+  });
+});
+
+describe('commands', () => {
+  it('of one change are carried out together or not at all', async () => {
+    const { jobId, blockId, lineId } = await sampleJob(server);
+    const before = await server.document(jobId);
+    const componentId = randomUUID();
+    const refused = await server.change(jobId, [
+      { do: 'add-component', id: componentId, kind: 'pan', name: 'Pan' },
+      { do: 'add-port', componentId, label: 'drain', notation: 'an10 m' },
+      { do: 'delete-component', id: blockId, version: 1 },
+    ]);
+    expect([refused.status, refused.body.code, refused.body.message]).toEqual([409, 'component-in-use', expect.stringContaining('L1') as string]);
+    expect(await server.document(jobId)).toEqual(before);
+    const done = await server.change(jobId, [rename(lineId, 1, 'Feed'), { do: 'add-component', kind: 'pan', name: 'Pan' }]);
+    expect(done.body.label).toBe('Edit L1 Turbo feed: name and 1 more');
+    await server.ask(jobContracts.undoJob, { params: { id: jobId }, body: { key: randomUUID() } });
+    expect(await server.document(jobId)).toMatchObject({ lines: [{ name: 'Turbo feed' }], components: [{}, {}] });
+  });
+
+  it('touch rows of their own job only', async () => {
+    const mine = await sampleJob(server);
+    const other = await sampleJob(server, '2502');
+    const before = await server.document(other.jobId);
+    const none = { fittings: [], branches: [] };
+    const stray: Command[] = [
+      rename(other.lineId, 1, 'Mine now'),
+      { do: 'take-way', id: other.lineId, version: 1, side: 'A', ...none },
+      { do: 'delete-line', id: other.lineId, version: 1 },
+      { do: 'delete-port', id: other.from, version: 1 },
+      { do: 'duplicate-component', id: other.blockId },
+      { do: 'add-port', componentId: other.blockId, label: 'stray', notation: 'an6 m' },
+      { do: 'add-line', service: 'other', fromPortId: other.from, toPortId: mine.to },
+    ];
+    for (const command of stray) expect((await server.change(mine.jobId, command)).body.code).toBe('not-found');
+    expect(await server.document(other.jobId)).toEqual(before);
+  });
+
+  it.each([
+    [{ do: 'fly' }, 'commands/0'],
+    [{ do: 'edit-line', id: 'x', version: 1, set: { colour: 'red' } }, 'commands/0/set/colour'],
+    [{ do: 'edit-line', id: 'x', version: 1, set: { endA: { portId: 'p', angleDeg: 17, fittings: null } } }, 'commands/0/set/endA/angleDeg'],
+    [{ do: 'edit-line', id: 'x', version: 1, set: { tapedLengthMm: -3 } }, 'commands/0/set/tapedLengthMm'],
+    [{ do: 'add-port', componentId: 'x', notation: 'an6 m' }, 'commands/0/label'],
+  ])('that are not well formed are refused where they are wrong: %j', async (command, field) => {
+    const answer = await server.call('POST', '/api/jobs/any/changes', { key: randomUUID(), commands: [command] });
+    expect([answer.status, answer.body['code'], answer.body['field']]).toEqual([400, 'bad-value', field]);
+  });
+
+  it('point at a notation that cannot be read', async () => {
+    const { jobId, blockId } = await sampleJob(server);
+    const answer = await server.change(jobId, { do: 'add-port', componentId: blockId, label: 'sensor', notation: 'ntp 1/8 f' });
+    expect(answer.body).toMatchObject({ code: 'connector-syntax', field: 'notation', position: 0, length: 3, suggestion: 'npt 1/8 f' });
+  });
+
+  it('keep signs of every script, and quotes, as they were typed', async () => {
+    const { jobId } = await sampleJob(server);
+    const names = ['Ölwanne', 'O\'Neil\'s "pan"', '油冷器', 'a%_b', '<b>bold</b>', '🛢️ tank'];
+    await server.change(jobId, names.map((name): Command => ({ do: 'add-component', kind: 'pan', name })));
+    expect((await server.document(jobId)).components.slice(2).map((c) => c.name)).toEqual(names);
+  });
+
+  it('do not take the id of another row', async () => {
+    const { jobId } = await sampleJob(server);
+    const other = await sampleJob(server, '2502');
+    const answer = await server.change(jobId, { do: 'add-component', id: other.blockId, kind: 'pan', name: 'Pan' });
+    expect([answer.status, answer.body.code]).toEqual([409, 'id-taken']);
   });
 });
 
 describe('a stale edit', () => {
   it('gets the newer row and changes nothing', async () => {
-    const { lineId, jobId } = await sampleJob(server.call);
-    await server.call('PATCH', `/api/lines/${lineId}`, { version: 1, name: 'First' });
-    const late = await server.call('PATCH', `/api/lines/${lineId}`, { version: 1, name: 'Second' });
-    expect(late.status).toBe(409);
-    expect(late.body).toMatchObject({ code: 'conflict', current: { name: 'First', version: 2 } });
-    expect((await server.call<{ lines: { name: string }[] }>('GET', `/api/jobs/${jobId}`)).body.lines[0]!.name).toBe('First');
+    const { lineId, jobId } = await sampleJob(server);
+    await server.change(jobId, rename(lineId, 1, 'First'));
+    const late = await server.change(jobId, rename(lineId, 1, 'Second'));
+    expect([late.status, late.body]).toMatchObject([409, { code: 'conflict', current: { name: 'First', version: 2 } }]);
+    expect((await server.document(jobId)).lines[0]!.name).toBe('First');
   });
 
-  it('loses against one of two at the same moment, never both', async () => {
-    const { lineId } = await sampleJob(server.call);
-    const answers = await Promise.all(['a', 'b', 'c'].map((name) => server.call('PATCH', `/api/lines/${lineId}`, { version: 1, name })));
+  it('loses against one of two at the same moment, never both; lines never take one port twice', async () => {
+    const { lineId, jobId, from, to } = await sampleJob(server);
+    const answers = await Promise.all(['a', 'b', 'c'].map((name) => server.change(jobId, rename(lineId, 1, name))));
     expect(answers.map((a) => a.status).sort()).toEqual([200, 409, 409]);
+    await server.change(jobId, [from, from, from, to].map((id): Command => ({ do: 'duplicate-port', id })));
+    const { ports }: JobDocument = await server.document(jobId);
+    const target = ports.find((p) => p.label === 'inlet 2')!.id;
+    const lines = await Promise.all(
+      ports
+        .filter((p) => /gallery \d/.test(p.label))
+        .map((p) => server.change(jobId, { do: 'add-line', service: 'other', fromPortId: p.id, toPortId: target })),
+    );
+    expect(lines.map((a) => a.body.code ?? 'done').sort()).toEqual(['done', 'port-in-use', 'port-in-use']);
   });
 });

@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { AppError } from '../errors/app-error.js';
 import { handleErrors } from './errors.js';
 import { secure } from './security.js';
-import { clientOf } from './typed.js';
+import { liveContracts } from '@gewinde/core';
+import { serve } from './serve.js';
 import { serveWeb } from './web-files.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'gewinde-web-'));
@@ -23,7 +24,7 @@ async function app(requestsPerMinute = 100) {
   server.get('/api/known', () => {
     throw new AppError('port-in-use', 'Used by L4.', { field: 'endA' });
   });
-  server.get('/api/who', (request) => ({ client: clientOf(request) }));
+  serve(server, { ...liveContracts.health, path: '/api/who' }, async ({ client }) => ({ ok: true, client }));
   await serveWeb(server, folder);
   return server;
 }

@@ -1,90 +1,38 @@
-import {
-  checkJobFileContent,
-  checkJobFileHeader,
-  JobFileError,
-  JobFileSchema,
-  parseConnector,
-  type Job,
-  type JobFile,
-  type LineBranch,
-  type LineEnd,
-  type Port,
-} from '@gewinde/core';
-import { Ajv } from 'ajv';
+import { documentOfFile, readJobFile, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { addToCatalogue, readCatalogue } from '../catalogue/catalogue-store.js';
-import { insertEntity } from '../database/entities.js';
-
-const validate = new Ajv({ allErrors: false, strict: false }).compile<JobFile>(JobFileSchema);
+import { addHoses, missingParts, readCatalogue } from '../catalogue/catalogue-store.js';
+import type { Entity } from '../database/entities.js';
+import { inTransaction } from '../database/in-transaction.js';
+import { writeRows } from '../database/write-rows.js';
+import { lockScope } from '../history/change-rows.js';
+import type { Sender } from '../history/change.js';
+import { recordEvent } from '../history/event-store.js';
+import { rowsOfDocument } from '../jobs/rows-of-document.js';
+import { summarise } from '../jobs/summarise.js';
 
 /**
  * Takes in a job file as a new job. If its number is taken, the job gets the next free one (`2403-2`). Parts the catalogue does not
- * have come in with it. All or nothing.
+ * have come in with it, as a change of the catalogue like any other. All or nothing.
  *
  * @throws {JobFileError} with the place in the file
  */
-export async function importJob(db: Knex, value: unknown): Promise<{ job: Job; renumberedFrom?: string }> {
-  checkJobFileHeader(value);
-  if (!validate(value)) {
-    const first = validate.errors?.[0];
-    throw new JobFileError(
-      'job-file-content',
-      `${first?.instancePath.slice(1) || 'The file'} ${first?.message ?? 'is not valid'}.`,
-      first?.instancePath.slice(1),
-    );
-  }
-  return db.transaction(async (trx) => {
-    const catalogue = await readCatalogue(trx);
-    const connectors = checkJobFileContent(value, new Set(catalogue.fittings.map((f) => f.id)));
-    const number = await freeNumber(trx, value.job.number);
-    const job: Job = { id: randomUUID(), ...value.job, number, archived: false, version: 1, updatedAt: new Date().toISOString() };
-    await insertEntity(trx, { type: 'job', data: job });
-    await addToCatalogue(trx, value.parts, 'import');
-    const portIds = new Map(value.components.flatMap((c) => c.ports.map((port) => [port.key, randomUUID()] as const)));
-    for (const [position, { key: _key, ports, ...component }] of value.components.entries()) {
-      const componentId = randomUUID();
-      await insertEntity(trx, { type: 'component', data: { id: componentId, jobId: job.id, ...component, position, version: 1 } });
-      for (const [portPosition, { key, connector: _notation, sensor, ...port }] of ports.entries())
-        await insertEntity(trx, {
-          type: 'port',
-          data: {
-            ...port,
-            id: portIds.get(key)!,
-            jobId: job.id,
-            componentId,
-            connector: connectors.get(key)!,
-            ...(sensor ? { sensor: readSensor(sensor, portIds) } : {}),
-            position: portPosition,
-            version: 1,
-          },
-        });
-    }
-    for (const [position, { endA, endB, ...line }] of value.lines.entries()) {
-      const branch = ({ port, ...b }: NonNullable<(typeof endA)['branches']>[number]): LineBranch => {
-        const portId = port && portIds.get(port);
-        return { ...b, ...(portId ? { portId } : {}) };
-      };
-      const end = ({ port, branches, pinned, ...rest }: typeof endA): LineEnd => ({
-        portId: portIds.get(port)!,
-        ...rest,
-        ...(branches ? { branches: branches.map(branch) } : {}),
-        ...(pinned ? { pinned: pinned.map((way) => ({ ...way, branches: way.branches.map(branch) })) } : {}),
-      });
-      await insertEntity(trx, {
-        type: 'line',
-        data: { id: randomUUID(), jobId: job.id, ...line, endA: end(endA), endB: end(endB), position, version: 1 },
-      });
-    }
-    return { job, ...(number === value.job.number ? {} : { renumberedFrom: value.job.number }) };
+export async function importJob(db: Knex, value: unknown, sender: Sender): Promise<{ summary: JobSummary; renumberedFrom?: string }> {
+  return inTransaction(db, async (trx) => {
+    // the catalogue must not change between what is known of it and what is added
+    await lockScope(trx, 'shop');
+    const read = readJobFile(value, new Set((await readCatalogue(trx)).fittings.map((f) => f.id)));
+    const wanted = read.file.job.number;
+    const number = await freeNumber(trx, wanted);
+    const document = documentOfFile(read, { number, updatedAt: new Date().toISOString(), newId: randomUUID });
+    const { fittings, ...hoses } = read.file.parts;
+    const parts = (await missingParts(trx, fittings, 'import')).map((row): Entity => ({ type: 'part', row }));
+    await addHoses(trx, hoses, 'import');
+    await writeRows(trx, { made: [...rowsOfDocument(document), ...parts], changed: [], gone: [] });
+    if (parts.length > 0) await recordEvent(trx, 'shop', 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
+    const summary = summarise(document, await readCatalogue(trx));
+    return { summary, ...(number === wanted ? {} : { renumberedFrom: wanted }) };
   });
-}
-
-type SensorInFile = NonNullable<JobFile['components'][number]['ports'][number]['sensor']>;
-
-function readSensor({ name, connector, movedTo }: SensorInFile, portIds: ReadonlyMap<string, string>): NonNullable<Port['sensor']> {
-  const place = movedTo && { portId: portIds.get(movedTo.port)!, fittings: movedTo.fittings };
-  return { name, connector: parseConnector(connector), movedTo: place };
 }
 
 async function freeNumber(trx: Knex, wanted: string): Promise<string> {

@@ -1,49 +1,26 @@
-import { JobFileSchema, JobSchema, partsList, writeJobFile } from '@gewinde/core';
-import { Type } from 'typebox';
-import type { Feature } from '../plugins/feature.js';
+import { jobContracts, partsList, writeJobFile } from '@gewinde/core';
+import { randomUUID } from 'node:crypto';
 import { readCatalogue } from '../catalogue/catalogue-store.js';
-import { readJob } from '../jobs/job-store.js';
-import { answers, IdParams, type App } from '../plugins/typed.js';
+import { readDocument } from '../jobs/read-document.js';
+import type { App } from '../plugins/app-type.js';
+import type { Feature } from '../plugins/feature.js';
+import { serve } from '../plugins/serve.js';
 import { importJob } from './import-job.js';
 import { partsCsv } from './parts-csv.js';
 
-/** Largest job file taken in. */
-const IMPORT_LIMIT = 4 * 1024 * 1024;
-
+/** Jobs out as files and in again, and the parts list for a spreadsheet. */
 export async function transferRoutes(app: App, { db }: Feature): Promise<void> {
-  app.get(
-    '/api/jobs/:id/export',
-    { schema: { summary: 'The job as a file', params: IdParams, response: answers(JobFileSchema) } },
-    async (request, reply) => {
-      const document = await readJob(db, request.params.id);
-      const file = writeJobFile(document, await readCatalogue(db));
-      return reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}.gewinde.json"`).send(file);
-    },
-  );
-  app.post(
-    '/api/jobs/import',
-    {
-      bodyLimit: IMPORT_LIMIT,
-      schema: {
-        summary: 'Take in a job file as a new job',
-        body: Type.Unknown(),
-        response: answers(Type.Object({ job: JobSchema, renumberedFrom: Type.Optional(Type.String()) }), 201),
-      },
-    },
-    async (request, reply) => reply.status(201).send(await importJob(db, request.body)),
-  );
-  app.get(
-    '/api/jobs/:id/parts.csv',
-    { schema: { summary: 'The parts list as CSV', params: IdParams, response: answers(Type.String()) } },
-    async (request, reply) => {
-      const document = await readJob(db, request.params.id);
-      const csv = partsCsv(partsList(document, await readCatalogue(db)));
-      return reply
-        .type('text/csv; charset=utf-8')
-        .header('content-disposition', `attachment; filename="${fileName(document.job.number)}-parts.csv"`)
-        .send(csv);
-    },
-  );
+  serve(app, jobContracts.exportJob, async ({ params, reply }) => {
+    const document = await readDocument(db, params.id);
+    void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}.gewinde.json"`);
+    return writeJobFile(document, await readCatalogue(db));
+  });
+  serve(app, jobContracts.importJob, async ({ body, client }) => importJob(db, body, { client, key: randomUUID() }));
+  serve(app, jobContracts.exportPartsList, async ({ params, reply }) => {
+    const document = await readDocument(db, params.id);
+    void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}-parts.csv"`);
+    return partsCsv(partsList(document, await readCatalogue(db)));
+  });
 }
 
 /** A job number as part of a file name: nothing but letters, digits, dots and hyphens. */

@@ -1,14 +1,15 @@
-import type { JobFile } from '@gewinde/core';
+import { jobContracts, shopContracts, type JobFile } from '@gewinde/core';
+import { randomUUID } from 'node:crypto';
 import { loadDemo } from '../demo/load-demo.js';
-import { sampleJob, startTestApp } from '../../test/test-app.js';
+import { startTestApp, type TestApp } from '../../test/test-app.js';
 
-type Server = Awaited<ReturnType<typeof startTestApp>>;
-let server: Server;
+let server: TestApp;
 beforeAll(async () => (server = await startTestApp()));
 afterAll(async () => server.close());
 
-const jobs = async () => (await server.call<{ job: { id: string; number: string } }[]>('GET', '/api/jobs')).body.map((s) => s.job);
-const exportOf = async (id: string) => server.call<JobFile>('GET', `/api/jobs/${id}/export`);
+const jobs = async () => (await server.ask(jobContracts.listJobs, {})).body.map((s) => s.job);
+const exportOf = (id: string) => server.ask(jobContracts.exportJob, { params: { id } });
+const take = (file: unknown) => server.ask(jobContracts.importJob, { body: file });
 
 describe('the demo', () => {
   it('loads once, and comes back as it was when asked', async () => {
@@ -17,7 +18,7 @@ describe('the demo', () => {
     expect((await jobs()).map((j) => j.number)).toEqual(['2403', '2409']);
     const id = (await jobs())[0]!.id;
     const before = (await exportOf(id)).text;
-    await server.call('PATCH', `/api/jobs/${id}`, { version: 1, name: 'Spoiled' });
+    await server.change(id, { do: 'edit-job', version: 1, set: { name: 'Spoiled' } });
     await loadDemo(server.db, true);
     expect((await exportOf((await jobs())[0]!.id)).text).toBe(before);
   });
@@ -27,21 +28,30 @@ describe('a job file', () => {
   it('comes back identical, under the next free number', async () => {
     const original = (await exportOf((await jobs())[0]!.id)).body;
     expect(original.lines).toHaveLength(12);
-    const taken = await server.call<{ job: { id: string; number: string }; renumberedFrom: string }>('POST', '/api/jobs/import', original);
-    expect(taken.status).toBe(201);
-    expect(taken.body.job.number).toBe('2403-2');
-    const again = (await exportOf(taken.body.job.id)).body;
+    const { summary, renumberedFrom } = (await take(original)).body;
+    expect([summary.job.number, renumberedFrom]).toEqual(['2403-2', '2403']);
+    expect(summary).toEqual((await server.ask(jobContracts.listJobs, {})).body.find((s) => s.job.number === '2403-2'));
+    const again = (await exportOf(summary.job.id)).body;
     expect(again).toEqual({ ...original, job: { ...original.job, number: '2403-2' } });
   });
 
-  it('brings along parts the catalogue does not have', async () => {
-    const file = structuredClone((await exportOf((await jobs())[0]!.id)).body);
+  it('brings along parts the catalogue does not have, as a change that can be taken back until they are used', async () => {
+    const file = structuredClone((await exportOf((await jobs())[0]!.id)).body) as JobFile;
     const part = file.parts.fittings[0]!;
     const text = JSON.stringify({ ...file, job: { ...file.job, number: '9000' } }).replaceAll(`"${part.id}"`, '"special-1"');
-    expect((await server.call('POST', '/api/jobs/import', JSON.parse(text))).status).toBe(201);
-    expect(
-      (await server.call<{ fittings: { id: string }[] }>('GET', '/api/catalogue')).body.fittings.some((f) => f.id === 'special-1'),
-    ).toBe(true);
+    expect((await take(JSON.parse(text))).status).toBe(201);
+    const special = async () => (await server.ask(shopContracts.readCatalogue, {})).body.fittings.some((f) => f.id === 'special-1');
+    expect(await special()).toBe(true);
+    const undo = await server.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
+    expect([undo.body.code, undo.body.message]).toEqual(['cannot-undo', '"Parts of job 9000" cannot be undone: "special-1" is used by a line by now.']);
+    expect(await special()).toBe(true);
+  });
+
+  it('with a part that does not hold together is refused, and the catalogue stays sound', async () => {
+    const file = structuredClone((await exportOf((await jobs())[0]!.id)).body) as JobFile;
+    const at = file.parts.fittings.findIndex((f) => f.ends.length === 2);
+    file.parts.fittings[at]!.ends[0]!.family = 'wizard';
+    expect((await take(file)).body).toMatchObject({ code: 'job-file-content', field: `parts/fittings/${at}/ends` });
   });
 
   it.each([
@@ -50,17 +60,17 @@ describe('a job file', () => {
     ['a half file', { format: 'gewinde-job', version: 1, job: {} }, 'job-file-content', undefined],
   ])('is refused when it is %s, and nothing is kept of it', async (_, body, code, field) => {
     const before = await jobs();
-    const answer = await server.call('POST', '/api/jobs/import', body);
+    const answer = await take(body);
     expect(answer.status).toBe(400);
     expect(answer.body).toMatchObject({ code, ...(field ? { field } : {}) });
     expect(await jobs()).toEqual(before);
   });
 
   it('is refused whole when one of its lines is wrong', async () => {
-    const file = structuredClone((await exportOf((await jobs())[0]!.id)).body);
+    const file = structuredClone((await exportOf((await jobs())[0]!.id)).body) as JobFile;
     file.lines[3]!.endB.port = 'C99.P1';
     const before = await jobs();
-    expect((await server.call('POST', '/api/jobs/import', file)).body).toMatchObject({
+    expect((await take(file)).body).toMatchObject({
       code: 'job-file-content',
       field: 'lines/3/endB/port',
     });
@@ -90,27 +100,10 @@ describe('the server itself', () => {
   });
 
   it('describes every route of its API', async () => {
-    const docs = (await server.call<{ paths: Record<string, Record<string, { summary?: string }>> }>('GET', '/api/docs')).body;
-    expect(Object.keys(docs.paths).length).toBeGreaterThan(14);
-    for (const [path, methods] of Object.entries(docs.paths))
+    const { paths } = (await server.call('GET', '/api/docs')).body as { paths: Record<string, Record<string, { summary?: string }>> };
+    const routes = [jobContracts, shopContracts].flatMap((contracts) => Object.values(contracts)).map((c) => c.path.replace(/:(\w+)/g, '{$1}'));
+    expect(Object.keys(paths)).toEqual(expect.arrayContaining(routes));
+    for (const [path, methods] of Object.entries(paths))
       for (const route of Object.values(methods)) expect([path, route.summary]).toEqual([path, expect.any(String)]);
-  });
-
-  it('tells a listener what others change, and not what it changes itself', async () => {
-    const { jobId, from } = await sampleJob(server.call, '2777');
-    await server.app.listen({ port: 0, host: '127.0.0.1' });
-    const { port } = server.app.server.address() as { port: number };
-    const stop = new AbortController();
-    const stream = await fetch(`http://127.0.0.1:${port}/api/jobs/${jobId}/live?client=me`, { signal: stop.signal });
-    await server.call('POST', `/api/ports/${from}/duplicate`, {}, 'me');
-    await server.call('POST', `/api/ports/${from}/duplicate`, {}, 'other');
-    let heard = '';
-    for await (const chunk of stream.body as unknown as AsyncIterable<Uint8Array>) {
-      heard += new TextDecoder().decode(chunk);
-      if (heard.includes('event: change')) break;
-    }
-    stop.abort();
-    expect(heard.match(/event: change/g)).toHaveLength(1);
-    expect(heard).toContain('Duplicate port gallery');
   });
 });

@@ -1,3 +1,4 @@
+import { Type, type Static } from 'typebox';
 import { formatConnector } from '../../connectors/index.js';
 import { fittingKinds, type FittingKindId } from '../fitting-kinds.js';
 import { materials, type Fitting } from '../fitting.js';
@@ -69,8 +70,16 @@ export const partColumns: readonly PartColumn[] = [
 /** The four columns that may stand for `ends`, one end each. */
 export const endColumns = ['end 1', 'end 2', 'end 3', 'end 4'] as const;
 
+const columnKeys = [...partColumns.map((c) => c.id), ...endColumns];
+
 /** Which column of the file is which: an index for each column that is there. */
-export type ColumnMapping = Readonly<Partial<Record<keyof Fitting | (typeof endColumns)[number], number>>>;
+export const ColumnMappingSchema = Type.Unsafe<{ readonly [K in (typeof columnKeys)[number]]?: number }>(
+  Type.Object(Object.fromEntries(columnKeys.map((key) => [key, Type.Optional(Type.Integer({ minimum: 0, maximum: 200 }))])), {
+    additionalProperties: false,
+    title: 'ColumnMapping',
+  }),
+);
+export type ColumnMapping = Static<typeof ColumnMappingSchema>;
 
 /** Reads the headings of a file by their names and the words others use for them. */
 export function guessColumns(headings: readonly string[]): ColumnMapping {

@@ -1,17 +1,18 @@
+import { Type, type Static } from 'typebox';
 import { formatConnector, type Connector } from '../../connectors/index.js';
+import type { Frozen } from '../../schema/index.js';
 import { checkFitting } from '../check-fitting.js';
 import { kindOf, type Fitting } from '../fitting.js';
 import { adapter, branched, single } from '../standard/adapter.js';
 import { endColumns, partColumns, type ColumnMapping } from './columns.js';
 import { CellError, readEnd } from './read-cell.js';
 
-/** What is wrong in one line of the file. */
-export interface LineError {
-  /** As a spreadsheet counts them: the headings are line 1. */
-  readonly line: number;
-  readonly column?: string;
-  readonly message: string;
-}
+/** What is wrong in one line of the file. Lines are counted as a spreadsheet does: the headings are line 1. */
+export const LineErrorSchema = Type.Object(
+  { line: Type.Integer(), column: Type.Optional(Type.String()), message: Type.String() },
+  { title: 'LineError' },
+);
+export type LineError = Frozen<Static<typeof LineErrorSchema>>;
 
 export interface ReadParts {
   /** Parts the catalogue does not have. */

@@ -1,8 +1,7 @@
-import { FittingSeenSchema, ReadingSchema, type FittingSeen } from '@gewinde/core';
-import { Type } from 'typebox';
+import { benchContracts, type FittingSeen } from '@gewinde/core';
 import { AppError } from '../../errors/app-error.js';
-import { answers, type App } from '../../plugins/typed.js';
-import { ReadingRequest } from './calliper-schemas.js';
+import type { App } from '../../plugins/app-type.js';
+import { serve } from '../../plugins/serve.js';
 import type { Calliper } from './calliper.js';
 import { fittingOnTray, mysteryTray, type MysteryFitting } from './mystery-tray.js';
 
@@ -17,47 +16,31 @@ export function asSeen({ id, seen, side }: MysteryFitting): FittingSeen {
 
 /** The calliper stand-in: a tray of fittings without names, single readings, and a stream of them. */
 export async function calliperRoutes(app: App, { calliper }: { calliper: Calliper }): Promise<void> {
-  app.get(
-    '/api/calliper/tray',
-    {
-      schema: {
-        summary: 'The loose fittings on the tray, as the eye sees them',
-        response: answers(Type.Object({ uncertaintyMm: Type.Number(), fittings: Type.Array(FittingSeenSchema) })),
-      },
-    },
-    async () => ({ uncertaintyMm: calliper.uncertaintyMm, fittings: mysteryTray.map(asSeen) }),
-  );
-  app.post(
-    '/api/calliper/readings',
-    { schema: { summary: 'One reading off the calliper', body: ReadingRequest, response: answers(ReadingSchema) } },
-    async ({ body }) => calliper.read(onTray(body.fitting), body.jaws, body.place),
-  );
-  app.get(
-    '/api/calliper/live',
-    { schema: { summary: 'Readings as the calliper sends them (server-sent events)', querystring: ReadingRequest } },
-    async (request, reply) => {
-      const { fitting: id, jaws, place } = request.query;
-      const fitting = onTray(id);
-      const send = (): void => void reply.raw.write(`event: reading\ndata: ${JSON.stringify(calliper.read(fitting, jaws, place))}\n\n`);
-      calliper.read(fitting, jaws, place); // wrong jaws are refused before the stream opens
-      reply.hijack();
-      reply.raw.writeHead(200, {
-        'content-type': 'text/event-stream; charset=utf-8',
-        'cache-control': 'no-store',
-        'x-accel-buffering': 'no',
-      });
-      send();
-      const sending = setInterval(send, EVERY_MS);
-      const off = setTimeout(() => {
-        reply.raw.write('event: off\ndata: {}\n\n');
-        reply.raw.end();
-      }, LONGEST_MS);
-      request.raw.on('close', () => {
-        clearInterval(sending);
-        clearTimeout(off);
-      });
-    },
-  );
+  serve(app, benchContracts.readTray, async () => ({ uncertaintyMm: calliper.uncertaintyMm, fittings: mysteryTray.map(asSeen) }));
+  serve(app, benchContracts.takeReading, async ({ body }) => calliper.read(onTray(body.fitting), body.jaws, body.place));
+  serve(app, benchContracts.liveReadings, async ({ query, request, reply }) => {
+    const { jaws, place } = query;
+    const fitting = onTray(query.fitting);
+    const send = (): void => void reply.raw.write(`event: reading\ndata: ${JSON.stringify(calliper.read(fitting, jaws, place))}\n\n`);
+    calliper.read(fitting, jaws, place); // wrong jaws are refused before the stream opens
+    reply.hijack();
+    reply.raw.writeHead(200, {
+      'content-type': 'text/event-stream; charset=utf-8',
+      'cache-control': 'no-store',
+      'x-accel-buffering': 'no',
+    });
+    send();
+    const sending = setInterval(send, EVERY_MS);
+    const off = setTimeout(() => {
+      reply.raw.write('event: off\ndata: {}\n\n');
+      reply.raw.end();
+    }, LONGEST_MS);
+    request.raw.on('close', () => {
+      clearInterval(sending);
+      clearTimeout(off);
+    });
+    return reply;
+  });
 }
 
 function onTray(id: string): MysteryFitting {

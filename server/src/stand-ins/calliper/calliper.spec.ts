@@ -1,4 +1,4 @@
-import { identifyThread, parseThread, taperBetween, isTapered, type Reading } from '@gewinde/core';
+import { benchContracts, identifyThread, parseThread, taperBetween, isTapered, type BodyOf, type Reading } from '@gewinde/core';
 import { startTestApp } from '../../../test/test-app.js';
 import { mysteryTray } from './mystery-tray.js';
 import { SimulatedCalliper } from './simulated-calliper.js';
@@ -65,7 +65,7 @@ describe('the calliper over HTTP', () => {
   afterAll(() => shop.close());
 
   it('shows the tray without telling the threads', async () => {
-    const { status, body, text } = await shop.call<{ fittings: { id: string; seen: string }[] }>('GET', '/api/calliper/tray');
+    const { status, body, text } = await shop.ask(benchContracts.readTray, {});
     expect(status).toBe(200);
     expect(body.fittings).toHaveLength(40);
     expect(text).not.toMatch(/NPT|UNF|M14|wear/);
@@ -73,8 +73,7 @@ describe('the calliper over HTTP', () => {
 
   it('gives a reading, and refuses the wrong jaws and a fitting that is not there', async () => {
     const outside = mysteryTray.find((f) => f.side === 'external')!.id;
-    const read = (body: object) =>
-      shop.call<Reading & { code?: string; field?: string; message?: string }>('POST', '/api/calliper/readings', body);
+    const read = (body: object) => shop.ask(benchContracts.takeReading, { body: body as BodyOf<typeof benchContracts.takeReading> });
     expect((await read({ fitting: outside, jaws: 'outside', place: 'crest' })).body.mm).toBeGreaterThan(5);
     expect((await read({ fitting: outside, jaws: 'outside', place: 'span' })).body.pitches).toBeGreaterThanOrEqual(4);
     const wrong = await read({ fitting: outside, jaws: 'inside', place: 'crest' });

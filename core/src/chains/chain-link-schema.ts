@@ -1,0 +1,11 @@
+import { Type, type Static } from 'typebox';
+import type { Frozen } from '../schema/index.js';
+
+const EndIndex = Type.Integer({ minimum: 0, maximum: 3 });
+
+/** A fitting in its place: `inEnd` is the index of the end that faces the port. */
+export const ChainLinkSchema = Type.Object(
+  { id: Type.String({ minLength: 1, maxLength: 80 }), inEnd: EndIndex, outEnd: EndIndex },
+  { additionalProperties: false, title: 'ChainLink' },
+);
+export type ChainLink = Frozen<Static<typeof ChainLinkSchema>>;

@@ -1,0 +1,75 @@
+import type { Fitting } from '../fittings/index.js';
+import { jobEntities, rowsOf, withRows, type JobDocument, type JobEntities, type JobEntity, type JobEntityType } from '../job/index.js';
+import { CommandError } from './command-error.js';
+
+/** What the catalogue has to say to a command. */
+export interface KnownParts {
+  /** Retired parts too. */
+  readonly fitting: (id: string) => Fitting | undefined;
+  readonly hasHose: (construction: string, dash: number) => boolean;
+}
+
+export interface CommandContext {
+  readonly newId: () => string;
+  /** Without them (the catalogue is not there yet) what a line names is not checked, and branches get no ports. */
+  readonly parts?: KnownParts;
+  /** `ignore`: to show what a change will look like before the server has judged it. */
+  readonly versions?: 'check' | 'ignore';
+}
+
+/** Most rows a job can hold; what comes in from a file keeps to them too. */
+export const MOST_ROWS = { component: 200, portOfComponent: 200, line: 500 } as const;
+
+/** A job while commands are carried out on it. Every row is of this job: there is no other. */
+export class JobDraft {
+  private readonly touched = new Set<string>();
+
+  constructor(
+    /** As it was before the first command. */
+    readonly before: JobDocument,
+    readonly context: CommandContext,
+    public document: JobDocument = before,
+  ) {}
+
+  get jobId(): string {
+    return this.document.job.id;
+  }
+
+  /** @throws {CommandError} not-found */
+  row<T extends JobEntityType>(type: T, id: string): JobEntities[T] {
+    const found = rowsOf(this.document, type).find((row) => row.id === id);
+    if (!found) throw new CommandError('not-found', `This ${jobEntities[type].one} is not in this job, or no longer.`);
+    return found;
+  }
+
+  /** The row to be changed, if it still has the version the sender saw before this change. @throws {CommandError} not-found, conflict */
+  editable<T extends JobEntityType>(type: T, id: string, version: number): JobEntities[T] {
+    const row = this.row(type, id);
+    const was = rowsOf(this.before, type).find((r) => r.id === id);
+    if (this.context.versions !== 'ignore' && was && was.version !== version)
+      throw new CommandError('conflict', 'Somebody else has changed this in the meantime.', undefined, was);
+    return row;
+  }
+
+  put<T extends JobEntityType>(type: T, row: JobEntities[T]): void {
+    const was = rowsOf(this.before, type).find((r) => r.id === row.id);
+    this.touched.add(row.id);
+    this.document = withRows(this.document, [{ type, row: { ...row, version: was ? was.version + 1 : 1 } } as JobEntity]);
+  }
+
+  /** @throws {CommandError} id-taken */
+  add<T extends JobEntityType>(type: T, row: JobEntities[T]): void {
+    if (rowsOf(this.document, type).some((r) => r.id === row.id))
+      throw new CommandError('id-taken', `There is a ${jobEntities[type].one} with this id already.`, 'id');
+    this.put(type, row);
+  }
+
+  remove(type: JobEntityType, id: string): void {
+    this.document = withRows(this.document, [], [{ type, id }]);
+  }
+
+  /** The place behind the last of some rows. */
+  nextPosition(rows: readonly { readonly position: number }[]): number {
+    return Math.max(-1, ...rows.map((row) => row.position)) + 1;
+  }
+}

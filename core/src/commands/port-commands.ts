@@ -1,0 +1,99 @@
+import { parseConnector } from '../connectors/index.js';
+import type { Port } from '../job/index.js';
+import { CommandError } from './command-error.js';
+import type { CommandOf, SensorFields } from './command-schemas.js';
+import { freeName } from './free-name.js';
+import { checkLinks } from './check-ends.js';
+import { MOST_ROWS, type JobDraft } from './job-draft.js';
+import { forgetPlaces, lineOfBranch, linesOn, listed } from './port-uses.js';
+
+/** A new port at the end of its component; its connector is read from the notation. @throws {ConnectorSyntaxError} */
+export function addPort(draft: JobDraft, command: CommandOf<'add-port'>): string {
+  const { id, componentId, label, notation, note = '', sensor } = command;
+  draft.row('component', componentId);
+  const siblings = roomForOne(draft, componentId);
+  const made: Port = {
+    id: id ?? draft.context.newId(),
+    jobId: draft.jobId,
+    componentId,
+    label: label.trim(),
+    connector: parseConnector(notation),
+    note,
+    ...(sensor ? { sensor: readSensor({ ...sensor, movedTo: null }) } : {}),
+    position: draft.nextPosition(siblings),
+    version: 1,
+  };
+  draft.add('port', made);
+  return `Add port ${made.label}`;
+}
+
+export function editPort(draft: JobDraft, { id, version, set }: CommandOf<'edit-port'>): string {
+  const before = draft.editable('port', id, version);
+  const { notation, sensor, label, ...rest } = set;
+  const connector = notation === undefined ? before.connector : parseConnector(notation);
+  if (before.openEnd && JSON.stringify(connector) !== JSON.stringify(before.connector))
+    throw new CommandError('bad-value', `${before.label} is the open end of a fitting: its thread is that of the fitting.`, 'notation');
+  if (sensor?.movedTo) {
+    checkPlace(draft, before, sensor.movedTo.portId);
+    checkLinks(draft, sensor.movedTo.fittings, 'sensor');
+  }
+  const { sensor: was, ...bare } = before;
+  const seated = sensor === undefined ? was : sensor && readSensor(sensor);
+  draft.put('port', {
+    ...bare,
+    ...rest,
+    connector,
+    ...(label === undefined ? {} : { label: label.trim() }),
+    ...(seated ? { sensor: seated } : {}),
+  });
+  return `Edit port ${before.label}`;
+}
+
+/** The same port again, without what sits in it. */
+export function duplicatePort(draft: JobDraft, { id, newId }: CommandOf<'duplicate-port'>): string {
+  const { sensor: _sensor, openEnd: _openEnd, ...original } = draft.row('port', id);
+  const siblings = roomForOne(draft, original.componentId);
+  const label = freeName(
+    original.label,
+    siblings.map((p) => p.label),
+  );
+  draft.add('port', { ...original, id: newId ?? draft.context.newId(), label, position: draft.nextPosition(siblings), version: 1 });
+  return `Duplicate port ${original.label}`;
+}
+
+/** @throws {CommandError} port-in-use, naming the line */
+export function deletePort(draft: JobDraft, { id, version }: CommandOf<'delete-port'>): string {
+  const port = draft.editable('port', id, version);
+  const lines = linesOn(draft.document, [id]);
+  if (lines.length > 0)
+    throw new CommandError('port-in-use', `${port.label} cannot be deleted: ${listed(lines)} ends on it. Delete or move the line first.`);
+  const owner = lineOfBranch(draft.document, id);
+  if (owner)
+    throw new CommandError('port-in-use', `${port.label} stands for an open end of L${owner.number}: take another way there, or plug it.`);
+  forgetPlaces(draft, [id]);
+  draft.remove('port', id);
+  return `Delete port ${port.label}`;
+}
+
+/** @throws {ConnectorSyntaxError} */
+function readSensor({ name, notation, movedTo }: SensorFields): NonNullable<Port['sensor']> {
+  return { name: name.trim(), connector: parseConnector(notation), movedTo };
+}
+
+/** A sensor moves to another port of its job, which neither a line nor another sensor has. */
+function checkPlace({ document }: JobDraft, from: Port, portId: string): void {
+  const place = document.ports.find((p) => p.id === portId);
+  if (!place || place.id === from.id)
+    throw new CommandError('not-found', 'The new place of the sensor is not another port of this job.', 'sensor');
+  const lines = linesOn(document, [portId]);
+  if (lines.length > 0) throw new CommandError('port-in-use', `${place.label} is used by ${listed(lines)}.`, 'sensor');
+  const other = document.ports.find((p) => p.id !== from.id && (p.sensor?.movedTo?.portId === portId || (p.id === portId && p.sensor)));
+  if (other) throw new CommandError('port-in-use', `${place.label} holds the ${other.sensor!.name} already.`, 'sensor');
+}
+
+function roomForOne({ document }: JobDraft, componentId: string): Port[] {
+  const siblings = document.ports.filter((p) => p.componentId === componentId);
+  if (siblings.length >= MOST_ROWS.portOfComponent)
+    throw new CommandError('too-many', `A component holds at most ${MOST_ROWS.portOfComponent} ports.`);
+  return siblings;
+}

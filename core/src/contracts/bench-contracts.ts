@@ -1,0 +1,75 @@
+import { Type } from 'typebox';
+import {
+  DrillResultsSchema,
+  DrillVerdictSchema,
+  FittingSeenSchema,
+  JawsSchema,
+  PlaceSchema,
+  ReadingSchema,
+} from '../drill/index.js';
+import { contract } from './contract.js';
+
+const strict = { additionalProperties: false } as const;
+const FittingId = Type.String({ minLength: 1, maxLength: 20 });
+const ReadingAsked = Type.Object({ fitting: FittingId, jaws: JawsSchema, place: PlaceSchema }, strict);
+const Apprentice = Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' });
+const WhoseDrill = Type.Object({ apprentice: Apprentice }, strict);
+
+export const benchContracts = {
+  readTray: contract({
+    method: 'GET',
+    path: '/api/calliper/tray',
+    summary: 'The loose fittings on the tray, as the eye sees them',
+    answer: Type.Object({ uncertaintyMm: Type.Number(), fittings: Type.Array(FittingSeenSchema) }, { title: 'Tray' }),
+    status: 200,
+  }),
+  takeReading: contract({
+    method: 'POST',
+    path: '/api/calliper/readings',
+    summary: 'One reading off the calliper',
+    body: ReadingAsked,
+    answer: ReadingSchema,
+    status: 200,
+  }),
+  liveReadings: contract({
+    method: 'GET',
+    path: '/api/calliper/live',
+    summary: 'Readings as the calliper sends them (server-sent events)',
+    query: ReadingAsked,
+    answer: ReadingSchema,
+    status: 200,
+    type: 'text/event-stream; charset=utf-8',
+  }),
+  drillResults: contract({
+    method: 'GET',
+    path: '/api/drill',
+    summary: "An apprentice's results and weak pairs",
+    query: WhoseDrill,
+    answer: DrillResultsSchema,
+    status: 200,
+  }),
+  nextFitting: contract({
+    method: 'POST',
+    path: '/api/drill/next',
+    summary: 'The next fitting to measure and name',
+    body: WhoseDrill,
+    answer: FittingSeenSchema,
+    status: 200,
+  }),
+  answerDrill: contract({
+    method: 'POST',
+    path: '/api/drill/answers',
+    summary: 'What the apprentice calls it',
+    body: Type.Object({ apprentice: Apprentice, fitting: FittingId, answer: Type.String({ minLength: 1, maxLength: 40 }) }, strict),
+    answer: DrillVerdictSchema,
+    status: 200,
+  }),
+  forgetDrill: contract({
+    method: 'DELETE',
+    path: '/api/drill',
+    summary: "Forget an apprentice's answers",
+    body: WhoseDrill,
+    answer: Type.Null(),
+    status: 204,
+  }),
+};

@@ -1,0 +1,19 @@
+import { CataloguePartSchema } from '../fittings/index.js';
+import { jobEntities, type EntityEntry } from '../job/index.js';
+import { WeightsRowSchema } from './shop-contracts.js';
+
+/** Every type of row the app keeps and changes: those of a job, and those that all jobs share. */
+export const entities = {
+  ...jobEntities,
+  part: { schema: CataloguePartSchema, parent: null, one: 'part', many: 'parts', undo: 'taken back', fields: {} },
+  weights: {
+    schema: WeightsRowSchema,
+    parent: null,
+    one: 'set of weights',
+    many: 'sets of weights',
+    undo: 'taken back',
+    fields: { weights: 'what counts' },
+  },
+} as const satisfies Record<string, EntityEntry>;
+
+export type EntityType = keyof typeof entities;

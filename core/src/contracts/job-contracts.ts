@@ -1,0 +1,113 @@
+import { Type, type Static } from 'typebox';
+import { CommandSchema, MOST_COMMANDS } from '../commands/index.js';
+import { JobChangeSchema, JobDocumentSchema, JobFields, JobFileSchema, JobSchema } from '../job/index.js';
+import { contract } from './contract.js';
+
+const strict = { additionalProperties: false } as const;
+const Uuid = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$' });
+/** The sender's own name for a change: sent again after an answer was lost, the change is not made again. */
+export const ChangeKey = Uuid;
+const JobParams = Type.Object({ id: Type.String({ minLength: 1, maxLength: 64 }) }, strict);
+const { number, name, description } = JobFields.properties;
+const Count = Type.Integer({ minimum: 0 });
+
+/** A job as the board shows it: how far it is, what holds it up, what comes next. */
+export const JobSummarySchema = Type.Object(
+  {
+    job: JobSchema,
+    components: Count,
+    ports: Count,
+    lines: Count,
+    linesThatSeal: Count,
+    linesChecked: Count,
+    linesThatLeak: Count,
+    /** What holds the job up, in words; absent where nothing does. */
+    blockedBy: Type.Optional(Type.String()),
+    next: Type.String(),
+  },
+  { title: 'JobSummary' },
+);
+export type JobSummary = Static<typeof JobSummarySchema>;
+
+export const StepBody = Type.Object({ key: ChangeKey }, strict);
+
+export const jobContracts = {
+  listJobs: contract({
+    method: 'GET',
+    path: '/api/jobs',
+    summary: 'The jobs with where each stands',
+    query: Type.Object({ archived: Type.Optional(Type.Union([Type.Literal('true'), Type.Literal('false')])) }, strict),
+    answer: Type.Array(JobSummarySchema),
+    status: 200,
+  }),
+  createJob: contract({
+    method: 'POST',
+    path: '/api/jobs',
+    summary: 'A new, empty job; given its id, sent twice it is made once',
+    body: Type.Object({ id: Type.Optional(Uuid), number, name, description: Type.Optional(description) }, strict),
+    answer: JobSchema,
+    status: 201,
+  }),
+  readJob: contract({
+    method: 'GET',
+    path: '/api/jobs/:id',
+    summary: 'A whole job, and up to which change it is told',
+    params: JobParams,
+    answer: Type.Object({ document: JobDocumentSchema, at: Type.Integer({ minimum: 0 }) }, { title: 'JobAt' }),
+    status: 200,
+  }),
+  changeJob: contract({
+    method: 'POST',
+    path: '/api/jobs/:id/changes',
+    summary: 'Some commands as one change: all of them or none, one entry in the history, one undo',
+    params: JobParams,
+    body: Type.Object({ key: ChangeKey, commands: Type.Array(CommandSchema, { minItems: 1, maxItems: MOST_COMMANDS }) }, strict),
+    answer: JobChangeSchema,
+    status: 200,
+    bodyLimit: 2 * 1024 * 1024,
+  }),
+  undoJob: contract({
+    method: 'POST',
+    path: '/api/jobs/:id/undo',
+    summary: "Take back the sender's own newest change",
+    params: JobParams,
+    body: StepBody,
+    answer: JobChangeSchema,
+    status: 200,
+  }),
+  redoJob: contract({
+    method: 'POST',
+    path: '/api/jobs/:id/redo',
+    summary: 'Make the change again that the sender took back last',
+    params: JobParams,
+    body: StepBody,
+    answer: JobChangeSchema,
+    status: 200,
+  }),
+  exportJob: contract({
+    method: 'GET',
+    path: '/api/jobs/:id/export',
+    summary: 'The job as a file',
+    params: JobParams,
+    answer: JobFileSchema,
+    status: 200,
+  }),
+  importJob: contract({
+    method: 'POST',
+    path: '/api/jobs/import',
+    summary: 'Take in a job file as a new job, and its parts that the catalogue lacks',
+    body: Type.Unknown(),
+    answer: Type.Object({ summary: JobSummarySchema, renumberedFrom: Type.Optional(Type.String()) }, { title: 'ImportedJob' }),
+    status: 201,
+    bodyLimit: 4 * 1024 * 1024,
+  }),
+  exportPartsList: contract({
+    method: 'GET',
+    path: '/api/jobs/:id/parts.csv',
+    summary: 'The parts list as CSV',
+    params: JobParams,
+    answer: Type.String(),
+    status: 200,
+    type: 'text/csv; charset=utf-8',
+  }),
+};

@@ -1,0 +1,41 @@
+import { Type, type Static } from 'typebox';
+import { JobChangeSchema } from '../job/index.js';
+import { OneKindOf, type Frozen } from '../schema/index.js';
+import { contract } from './contract.js';
+import { ShopChangeSchema } from './shop-contracts.js';
+
+const After = Type.Optional(Type.String({ pattern: '^\\d{1,15}$' }));
+
+/** One message of the live stream. */
+export const LiveMessageSchema = OneKindOf(
+  'scope',
+  [
+    Type.Object({ scope: Type.Literal('job'), change: JobChangeSchema }),
+    Type.Object({ scope: Type.Literal('shop'), change: ShopChangeSchema }),
+  ],
+  'LiveMessage',
+);
+export type LiveMessage = Frozen<Static<typeof LiveMessageSchema>>;
+
+export const liveContracts = {
+  live: contract({
+    method: 'GET',
+    path: '/api/live',
+    summary:
+      'Changes of a job and of what all jobs share, in order, from where the caller is (server-sent events). The id of each message is `job.shop`: sent back as Last-Event-ID, the stream goes on where it was.',
+    query: Type.Object(
+      { job: Type.Optional(Type.String({ minLength: 1, maxLength: 64 })), after: After, shop: After },
+      { additionalProperties: false },
+    ),
+    answer: LiveMessageSchema,
+    status: 200,
+    type: 'text/event-stream; charset=utf-8',
+  }),
+  health: contract({
+    method: 'GET',
+    path: '/api/health',
+    summary: 'Whether server and database answer',
+    answer: Type.Object({ ok: Type.Boolean() }, { title: 'Health' }),
+    status: 200,
+  }),
+};

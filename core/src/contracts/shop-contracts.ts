@@ -1,0 +1,170 @@
+import { Type, type Static } from 'typebox';
+import { ChainWeightsSchema } from '../chains/index.js';
+import { ColumnMappingSchema, FittingSchema, LineErrorSchema, CataloguePartSchema } from '../fittings/index.js';
+import { HoseEndSchema, HoseSchema } from '../hose/index.js';
+import { ChangeHead } from '../job/index.js';
+import { OneKindOf, OneOf, without, type Frozen } from '../schema/index.js';
+import { contract } from './contract.js';
+import { ChangeKey, StepBody } from './job-contracts.js';
+
+const strict = { additionalProperties: false } as const;
+const Count = Type.Integer({ minimum: 0 });
+const PartId = FittingSchema.properties.id;
+
+/** What the shop weighs when ways are ranked; version 0 is the start that nobody has changed yet. */
+export const WeightsRowSchema = Type.Object(
+  { id: Type.Literal('chain-weights'), weights: ChainWeightsSchema, version: Type.Integer({ minimum: 0 }) },
+  { ...strict, title: 'WeightsRow' },
+);
+export type WeightsRow = Frozen<Static<typeof WeightsRowSchema>>;
+
+const ShopEntitySchema = OneKindOf(
+  'type',
+  [
+    Type.Object({ type: Type.Literal('part'), row: CataloguePartSchema }),
+    Type.Object({ type: Type.Literal('weights'), row: WeightsRowSchema }),
+  ],
+  'ShopEntity',
+);
+/** The whole of what a command did to what all jobs share: catalogue and shop rules. */
+export const ShopChangeSchema = Type.Object(
+  {
+    ...ChangeHead,
+    put: Type.Array(ShopEntitySchema),
+    removed: Type.Array(Type.Object({ type: OneOf(['part', 'weights']), id: Type.String() })),
+  },
+  { title: 'ShopChange' },
+);
+export type ShopChange = Frozen<Static<typeof ShopChangeSchema>>;
+
+const NewPart = Type.Object(
+  {
+    ...without(FittingSchema.properties, 'id', 'name', 'retired'),
+    id: Type.Optional(PartId),
+    name: Type.Optional(FittingSchema.properties.name),
+  },
+  strict,
+);
+export const shopCommandSchemas = {
+  'add-part': Type.Object({ do: Type.Literal('add-part'), part: NewPart }, strict),
+  'edit-part': Type.Object(
+    {
+      do: Type.Literal('edit-part'),
+      id: PartId,
+      version: Type.Integer({ minimum: 1 }),
+      part: Type.Object(without(FittingSchema.properties, 'id'), strict),
+    },
+    strict,
+  ),
+  'set-weights': Type.Object(
+    { do: Type.Literal('set-weights'), version: Type.Integer({ minimum: 0 }), weights: ChainWeightsSchema },
+    strict,
+  ),
+};
+export type ShopCommandOf<N extends keyof typeof shopCommandSchemas> = Frozen<Static<(typeof shopCommandSchemas)[N]>>;
+export type ShopCommand = { [N in keyof typeof shopCommandSchemas]: ShopCommandOf<N> }[keyof typeof shopCommandSchemas];
+const ShopCommandSchema = Type.Unsafe<ShopCommand>(OneKindOf('do', Object.values(shopCommandSchemas), 'ShopCommand'));
+
+/** A part with the lines that use it. */
+export const PartCardSchema = Type.Object(
+  {
+    ...CataloguePartSchema.properties,
+    usedBy: Type.Array(Type.Object({ job: Type.String(), line: Type.Integer(), lineName: Type.String() })),
+  },
+  { title: 'PartCard' },
+);
+export type PartCard = Frozen<Static<typeof PartCardSchema>>;
+
+/** Largest list taken in, bytes. */
+export const LIST_LIMIT = 8 * 1024 * 1024;
+const Csv = Type.String({ minLength: 1, maxLength: LIST_LIMIT });
+/** What a list would do to the catalogue; parts and errors only the first of many. */
+export const ListPreviewSchema = Type.Object(
+  {
+    headings: Type.Array(Type.String()),
+    sample: Type.Array(Type.Array(Type.String())),
+    lines: Count,
+    mapping: ColumnMappingSchema,
+    added: Type.Array(FittingSchema),
+    changed: Type.Array(FittingSchema),
+    counts: Type.Object({ added: Count, changed: Count, unchanged: Count, errors: Count }),
+    errors: Type.Array(LineErrorSchema),
+  },
+  { title: 'ListPreview' },
+);
+export type ListPreview = Frozen<Static<typeof ListPreviewSchema>>;
+
+export const shopContracts = {
+  readCatalogue: contract({
+    method: 'GET',
+    path: '/api/catalogue',
+    summary: 'All fittings, hoses and hose ends, and up to which change of the shop they are told',
+    answer: Type.Object(
+      {
+        fittings: Type.Array(FittingSchema),
+        hoses: Type.Array(HoseSchema),
+        hoseEnds: Type.Array(HoseEndSchema),
+        at: Type.Integer({ minimum: 0 }),
+      },
+      { title: 'CatalogueAt' },
+    ),
+    status: 200,
+  }),
+  readPart: contract({
+    method: 'GET',
+    path: '/api/catalogue/fittings/:part',
+    summary: 'One fitting, and the lines that use it',
+    params: Type.Object({ part: PartId }, strict),
+    answer: PartCardSchema,
+    status: 200,
+  }),
+  readWeights: contract({
+    method: 'GET',
+    path: '/api/shop/weights',
+    summary: 'What counts when ways are ranked',
+    answer: WeightsRowSchema,
+    status: 200,
+  }),
+  changeShop: contract({
+    method: 'POST',
+    path: '/api/shop/changes',
+    summary: 'Some commands on catalogue and shop rules as one change',
+    body: Type.Object({ key: ChangeKey, commands: Type.Array(ShopCommandSchema, { minItems: 1, maxItems: 100 }) }, strict),
+    answer: ShopChangeSchema,
+    status: 200,
+  }),
+  undoShop: contract({
+    method: 'POST',
+    path: '/api/shop/undo',
+    summary: "Take back the sender's own newest change of catalogue or shop rules",
+    body: StepBody,
+    answer: ShopChangeSchema,
+    status: 200,
+  }),
+  previewList: contract({
+    method: 'POST',
+    path: '/api/catalogue/import/preview',
+    summary: 'What a list would change',
+    body: Type.Object({ csv: Csv, mapping: Type.Optional(ColumnMappingSchema) }, strict),
+    answer: ListPreviewSchema,
+    status: 200,
+    bodyLimit: LIST_LIMIT + 64 * 1024,
+  }),
+  importList: contract({
+    method: 'POST',
+    path: '/api/catalogue/import',
+    summary: 'Take a list in, all of it or nothing',
+    body: Type.Object({ key: ChangeKey, csv: Csv, mapping: ColumnMappingSchema }, strict),
+    answer: ShopChangeSchema,
+    status: 200,
+    bodyLimit: LIST_LIMIT + 64 * 1024,
+  }),
+  exportList: contract({
+    method: 'GET',
+    path: '/api/catalogue/fittings.csv',
+    summary: 'The fittings as CSV',
+    answer: Type.String(),
+    status: 200,
+    type: 'text/csv; charset=utf-8',
+  }),
+};

@@ -1,0 +1,108 @@
+import { Type, type Static } from 'typebox';
+import { ChainLinkSchema } from '../../chains/index.js';
+import { FittingSchema } from '../../fittings/index.js';
+import { HoseEndSchema, HoseSchema } from '../../hose/index.js';
+import { without } from '../../schema/index.js';
+import {
+  ComponentFields,
+  JobFields,
+  LineBranchSchema,
+  LineEndSchema,
+  LineFields,
+  PortFields,
+  SensorSchema,
+} from '../job-schema.js';
+
+/** The version of the job file this app writes; {@link upgradeJobFile} says what each one brought. */
+export const JOB_FILE_VERSION = 3;
+export const OLDEST_JOB_FILE_VERSION = 1;
+
+const Key = Type.String({ minLength: 1, maxLength: 40 });
+const Notation = Type.String({ minLength: 1, maxLength: 80 });
+
+const SensorInFile = Type.Object(
+  {
+    name: SensorSchema.properties.name,
+    connector: Notation,
+    movedTo: Type.Union([
+      Type.Object({ port: Key, fittings: Type.Array(ChainLinkSchema, { maxItems: 6 }) }, { additionalProperties: false }),
+      Type.Null(),
+    ]),
+  },
+  { additionalProperties: false },
+);
+const BranchesInFile = Type.Array(
+  Type.Object({ ...without(LineBranchSchema.properties, 'portId'), port: Type.Optional(Key) }, { additionalProperties: false }),
+  { maxItems: 12 },
+);
+const EndInFile = Type.Object(
+  {
+    port: Key,
+    ...without(LineEndSchema.properties, 'portId', 'branches', 'pinned'),
+    branches: Type.Optional(BranchesInFile),
+    pinned: Type.Optional(
+      Type.Array(
+        Type.Object({ fittings: Type.Array(ChainLinkSchema, { maxItems: 6 }), branches: BranchesInFile }, { additionalProperties: false }),
+        { maxItems: 6 },
+      ),
+    ),
+  },
+  { additionalProperties: false },
+);
+
+/**
+ * A job as a file: `format` and `version` first; components with their ports; lines that name ports by key (`C1.P2`);
+ * the catalogue rows it uses, so that the file stands by itself. Connectors are written in notation.
+ */
+export const JobFileSchema = Type.Object(
+  {
+    format: Type.Literal('gewinde-job'),
+    version: Type.Literal(JOB_FILE_VERSION),
+    job: Type.Object(without(JobFields.properties, 'archived'), { additionalProperties: false }),
+    components: Type.Array(
+      Type.Object(
+        {
+          key: Key,
+          ...without(ComponentFields.properties, 'position'),
+          ports: Type.Array(
+            Type.Object(
+              {
+                key: Key,
+                ...without(PortFields.properties, 'position', 'connector', 'sensor'),
+                connector: Notation,
+                sensor: Type.Optional(SensorInFile),
+              },
+              { additionalProperties: false },
+            ),
+            { maxItems: 200 },
+          ),
+        },
+        { additionalProperties: false },
+      ),
+      { maxItems: 200 },
+    ),
+    lines: Type.Array(
+      Type.Object(
+        {
+          number: Type.Integer({ minimum: 1, maximum: 10_000 }),
+          ...without(LineFields.properties, 'position', 'endA', 'endB'),
+          endA: EndInFile,
+          endB: EndInFile,
+        },
+        { additionalProperties: false },
+      ),
+      { maxItems: 500 },
+    ),
+    parts: Type.Object(
+      {
+        fittings: Type.Array(FittingSchema, { maxItems: 3000 }),
+        hoses: Type.Array(HoseSchema, { maxItems: 500 }),
+        hoseEnds: Type.Array(HoseEndSchema, { maxItems: 1000 }),
+      },
+      { additionalProperties: false },
+    ),
+  },
+  { additionalProperties: false, title: 'JobFile' },
+);
+
+export type JobFile = Static<typeof JobFileSchema>;

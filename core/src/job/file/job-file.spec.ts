@@ -1,0 +1,71 @@
+import { catalogue, document } from '../../../testing/sample-job.js';
+import { checkJobFileContent, checkJobFileHeader, JobFileError, writeJobFile, type JobFile } from '../index.js';
+
+const file = (): JobFile => writeJobFile(document, catalogue);
+const thrown = (what: () => unknown): JobFileError => {
+  try {
+    what();
+  } catch (error) {
+    if (error instanceof JobFileError) return error;
+  }
+  throw new Error('accepted');
+};
+
+describe('writeJobFile', () => {
+  it('writes components with ports in notation, and lines that name them by key', () => {
+    const written = file();
+    expect(written.format).toBe('gewinde-job');
+    expect(written.components[0]!.ports[0]).toEqual({ key: 'C1.P1', label: 'port gallery', note: '', connector: 'm14x1.5 f washer' });
+    expect(written.lines[0]!.endA.port).toBe('C1.P1');
+    expect(written.lines[1]!.endB.port).toBe('C1.P2');
+    expect(JSON.stringify(written)).not.toContain('"gallery"');
+  });
+
+  it('takes along the parts the job uses and no others', () => {
+    const { parts } = file();
+    expect(parts.hoses.map((h) => h.id)).toEqual(['hose-ptfe-6', 'hose-ptfe-10', 'hose-fuel-10']);
+    expect(parts.fittings.length).toBeGreaterThan(2);
+    expect(parts.fittings.length).toBeLessThan(10);
+    expect(parts.hoseEnds).toHaveLength(5);
+  });
+
+  it('gives the same file for the same job', () => expect(JSON.stringify(file())).toBe(JSON.stringify(file())));
+});
+
+describe('a job file taken in', () => {
+  it('holds together as it was written', () => {
+    expect(() => checkJobFileHeader(file())).not.toThrow();
+    expect(checkJobFileContent(file(), new Set()).get('C2.P1')).toEqual({ family: 'orb', size: '6', gender: 'female' });
+  });
+
+  it.each([
+    [null, 'job-file-format'],
+    [[], 'job-file-format'],
+    [{ format: 'other' }, 'job-file-format'],
+    [{ format: 'gewinde-job' }, 'job-file-format'],
+    [{ format: 'gewinde-job', version: 0 }, 'job-file-format'],
+    [{ format: 'gewinde-job', version: 3 }, 'job-file-newer'],
+  ])('refuses the header %j', (value, code) => expect(thrown(() => checkJobFileHeader(value)).code).toBe(code));
+
+  it.each([
+    ['two ports of one key', (f: JobFile) => (f.components[0]!.ports[1]!.key = 'C1.P1'), 'components/0/ports/1/key', /Two ports/],
+    [
+      'a notation that cannot be read',
+      (f: JobFile) => (f.components[0]!.ports[0]!.connector = 'ntp 1/8 f'),
+      'components/0/ports/0/connector',
+      /Did you mean "npt"/,
+    ],
+    ['a port that is not in the file', (f: JobFile) => (f.lines[0]!.endA.port = 'C9.P9'), 'lines/0/endA/port', /not in the file/],
+    ['a port used twice', (f: JobFile) => (f.lines[0]!.endA.port = f.lines[0]!.endB.port), 'lines/0/endB/port', /used twice/],
+    ['two lines of one number', (f: JobFile) => (f.lines[1]!.number = 1), 'lines/1/number', /Two lines/],
+    ['a construction that is not', (f: JobFile) => (f.lines[0]!.construction = 'string'), 'lines/0/construction', /no hose construction/],
+    ['a fitting nobody has', (f: JobFile) => (f.parts.fittings = []), 'lines/0/endA/fittings', /neither in the file/],
+  ])('points at %s', (_, spoil, field, message) => {
+    const spoiled = file();
+    spoil(spoiled);
+    const error = thrown(() => checkJobFileContent(spoiled, new Set()));
+    expect(error.code).toBe('job-file-content');
+    expect(error.field).toBe(field);
+    expect(error.message).toMatch(message);
+  });
+});

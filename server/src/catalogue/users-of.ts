@@ -1,0 +1,23 @@
+import type { PartCard } from '@gewinde/core';
+import type { Knex } from 'knex';
+
+type User = PartCard['usedBy'][number];
+
+/** The lines that have a part in a way, on a branch, pinned or wished for, or between a moved sensor and its port; 50 at most. */
+export async function usersOf(db: Knex, id: string): Promise<User[]> {
+  const named = JSON.stringify(id);
+  const lines: User[] = await db('job_lines')
+    .join('jobs', 'jobs.id', 'job_lines.job_id')
+    .whereRaw('(LOCATE(?, job_lines.end_a) > 0 OR LOCATE(?, job_lines.end_b) > 0)', [named, named])
+    .orderBy('jobs.number')
+    .orderBy('job_lines.number')
+    .limit(50)
+    .select('jobs.number as job', 'job_lines.number as line', 'job_lines.name as lineName');
+  const sensors: User[] = await db('ports')
+    .join('jobs', 'jobs.id', 'ports.job_id')
+    .join('job_lines', (on) => void on.on('job_lines.port_a', 'ports.id').orOn('job_lines.port_b', 'ports.id'))
+    .whereRaw('LOCATE(?, ports.sensor) > 0', [named])
+    .limit(50)
+    .select('jobs.number as job', 'job_lines.number as line', 'ports.label as lineName');
+  return [...lines, ...sensors].slice(0, 50).map(({ job, line, lineName }) => ({ job, line, lineName }));
+}

@@ -1,0 +1,83 @@
+import { jobContracts, shopContracts } from '@gewinde/core';
+import { randomUUID } from 'node:crypto';
+import { startTestApp } from '../../../test/test-app.js';
+import { connectDatabase } from '../connect.js';
+
+describe('a database from before changes had keys and rows of their own', () => {
+  const at = new Date('2026-11-20T08:00:00Z');
+  const line = { id: 'l1', jobId: 'j1', number: 1, name: 'New name', service: 'other', construction: null, dash: null };
+  const ends = { endA: { portId: 'p1', angleDeg: 0, fittings: null }, endB: { portId: 'p2', angleDeg: 0, fittings: null } };
+  const rest = { tapedLengthMm: null, slackPercent: 2, checked: false, note: '', position: 0 };
+  const now = { ...line, ...ends, ...rest, version: 2 };
+  const part = { id: 'old-part', name: 'Old part', ends: [{ family: 'npt', size: '1/8', gender: 'male' }] };
+
+  beforeAll(async () => {
+    const db = connectDatabase(process.env['GEWINDE_TEST_DATABASE_URL']!);
+    const [tables] = (await db.raw('show tables')) as [Record<string, string>[]];
+    await db.raw('set foreign_key_checks = 0');
+    await db.transaction(async (trx) => {
+      await trx.raw('set foreign_key_checks = 0');
+      for (const table of tables.flatMap((t) => Object.values(t))) await trx.schema.dropTableIfExists(table);
+      await trx.raw('set foreign_key_checks = 1');
+    });
+    for (let i = 0; i < 3; i++) await db.migrate.up();
+    await db('jobs').insert({ id: 'j1', number: '1', name: 'Old', description: '', archived: false, version: 1, updated_at: at });
+    await db('components').insert({ id: 'c1', job_id: 'j1', kind: 'block', name: 'Block', note: '', position: 0, version: 1 });
+    const port = { job_id: 'j1', component_id: 'c1', connector: '{"family":"npt","size":"1/8","gender":"female"}', note: '', version: 1 };
+    await db('ports').insert([
+      { ...port, id: 'p1', label: 'one', position: 0 },
+      { ...port, id: 'p2', label: 'two', position: 1 },
+    ]);
+    await db('job_lines').insert({
+      id: 'l1',
+      job_id: 'j1',
+      number: 1,
+      name: 'New name',
+      service: 'other',
+      port_a: 'p1',
+      port_b: 'p2',
+      end_a: JSON.stringify(ends.endA),
+      end_b: JSON.stringify(ends.endB),
+      slack_percent: 2,
+      checked: false,
+      note: '',
+      position: 0,
+      version: 2,
+    });
+    const rows = (...data: object[]) => JSON.stringify(data.map((d) => ({ type: 'line', data: d })));
+    const event = { job_id: 'j1', at, kind: 'edit', state: 'done', client: 'tab' };
+    await db('events').insert([
+      { ...event, label: 'Edit L1 Old name', before_rows: rows({ ...now, name: 'Old name', version: 1 }), after_rows: rows(now) },
+    ]);
+    await db('fittings').insert({ id: 'old-part', data: JSON.stringify(part), origin: 'own', position: 5000, version: 1, retired: false });
+    const change = { at, client: 'tab', label: 'Add Old part', before_rows: '[]' };
+    await db('catalogue_changes').insert({ ...change, after_rows: JSON.stringify([{ fitting: part, version: 1, origin: 'own' }]) });
+    await db.destroy();
+  });
+
+  it('comes over, and what was done in it can still be taken back', async () => {
+    const server = await (async () => {
+      const db = connectDatabase(process.env['GEWINDE_TEST_DATABASE_URL']!);
+      await db.migrate.latest();
+      const kept = { events: await db('events'), rows: await db('event_rows') };
+      expect(kept.events).toMatchObject([
+        { scope: 'j1', schema_version: 1 },
+        { scope: 'shop', job_id: null },
+      ]);
+      expect(kept.rows).toHaveLength(2);
+      await db.destroy();
+      return startTestApp({ keep: true });
+    })();
+    const ask = { body: { key: randomUUID() } };
+    const undone = await server.ask(jobContracts.undoJob, { params: { id: 'j1' }, ...ask }, 'tab');
+    expect(undone.body).toMatchObject({ label: 'Edit L1 Old name', put: [{ type: 'line', row: { name: 'Old name', version: 3 } }] });
+    expect((await server.ask(shopContracts.undoShop, ask, 'tab')).body).toMatchObject({ removed: [{ type: 'part', id: 'old-part' }] });
+    await server.close();
+  });
+
+  it('is not changed by migrating again', async () => {
+    const server = await startTestApp();
+    expect(await server.db.migrate.latest()).toMatchObject([expect.any(Number), []]);
+    await server.close();
+  });
+});

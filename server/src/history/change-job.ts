@@ -1,0 +1,59 @@
+import { differenceOf, rowIds, runCommands, type Command, type Hose, type JobChange, type JobDocument, type KnownParts } from '@gewinde/core';
+import type { Knex } from 'knex';
+import { findFittings } from '../catalogue/catalogue-lookup.js';
+import type { Entity } from '../database/entities.js';
+import { fromJson } from '../database/from-json.js';
+import { writeRows } from '../database/write-rows.js';
+import { AppError } from '../errors/app-error.js';
+import { readDocument } from '../jobs/read-document.js';
+import { changeRows } from './change-rows.js';
+import { asJobChange, type Sender } from './change.js';
+
+/**
+ * Carries commands out on a job as one change. What they may do is decided in the core, on the whole job as it stands under the lock;
+ * here the rows that differ are written.
+ */
+export async function changeJob(db: Knex, jobId: string, sender: Sender, commands: readonly Command[]): Promise<JobChange> {
+  const change = await changeRows(db, { job: jobId }, sender, async (trx, at) => {
+    const document = await readDocument(trx, jobId);
+    const parts = await knownParts(trx, commands, document);
+    const { document: next, label } = runCommands(document, commands, { newId: rowIds(sender.key), parts });
+    const { put, before, removed } = differenceOf(document, next);
+    const after = put.map((entity): Entity => (entity.type === 'job' ? { ...entity, row: { ...entity.row, updatedAt: at } } : entity));
+    const there = new Set(before.map((e) => e.row.id));
+    await writeRows(trx, {
+      made: after.filter((e) => !there.has(e.row.id)),
+      changed: after.filter((e) => there.has(e.row.id)),
+      gone: removed,
+    }).catch(refusedByKeys(next));
+    return { label, before: [...before, ...removed], after };
+  });
+  return asJobChange(change);
+}
+
+/** The fittings that the commands and the lines of the job name, and which hoses there are. */
+async function knownParts(trx: Knex, commands: readonly Command[], { lines }: JobDocument): Promise<KnownParts> {
+  const fittings = await findFittings(trx, fittingIds([commands, lines]));
+  const rows: { data: unknown }[] = await trx('hoses').select('data');
+  const hoses = new Set(rows.map(({ data }) => fromJson<Hose>(data)).map((hose) => `${hose.construction} ${hose.dash}`));
+  return { fitting: (id) => fittings.get(id), hasHose: (construction, dash) => hoses.has(`${construction} ${dash}`) };
+}
+
+/** Ids of whatever is placed by its ends, anywhere in a value. */
+function fittingIds(value: unknown): string[] {
+  if (Array.isArray(value)) return value.flatMap(fittingIds);
+  if (typeof value !== 'object' || value === null) return [];
+  const { id, inEnd } = value as { id?: unknown; inEnd?: unknown };
+  return typeof id === 'string' && inEnd !== undefined ? [id] : Object.values(value).flatMap(fittingIds);
+}
+
+/** Numbers are one of a kind among all jobs, which no single job can see; ids among all rows. */
+function refusedByKeys({ job }: JobDocument): (error: unknown) => never {
+  return (error) => {
+    const { code, sqlMessage = '' } = error as { code?: string; sqlMessage?: string };
+    if (code !== 'ER_DUP_ENTRY') throw error;
+    if (/jobs_number/.test(sqlMessage)) throw new AppError('number-taken', `Job number ${job.number} is taken.`, { field: 'number' });
+    if (/port_[ab]_unique/.test(sqlMessage)) throw new AppError('port-in-use', 'Two lines would end on one port on the way: do it in two steps.');
+    throw new AppError('id-taken');
+  };
+}

@@ -1,0 +1,149 @@
+import type { EntityType } from '@gewinde/core';
+import type { Knex } from 'knex';
+import type { Entity } from '../database/entities.js';
+import { fromJson } from '../database/from-json.js';
+import { pieces } from '../database/write-rows.js';
+import { scopeName, type Change, type Scope, type Sender, type Written } from './change.js';
+import { EVENT_SCHEMA, upcast } from './upcasters.js';
+
+interface EventColumns {
+  readonly id: number;
+  readonly scope: string;
+  readonly at: Date;
+  readonly kind: Change['kind'];
+  readonly label: string;
+  readonly client: string;
+  readonly change_key: string | null;
+  readonly schema_version: number;
+}
+interface RowColumns {
+  readonly event_id: number;
+  readonly type: EntityType;
+  readonly row_id: string;
+  readonly before_row?: string | null;
+  readonly after_row: string | null;
+}
+const COLUMNS = ['id', 'scope', 'at', 'kind', 'label', 'client', 'change_key', 'schema_version'] as const;
+
+/** An event with its rows on both sides. */
+export interface StoredEvent {
+  readonly id: number;
+  readonly label: string;
+  readonly before: readonly Entity[];
+  readonly after: readonly Entity[];
+}
+
+/** Records what was written. */
+export async function recordEvent(
+  trx: Knex.Transaction,
+  scope: Scope,
+  kind: Change['kind'],
+  sender: Sender,
+  { label, before, after }: Written,
+  at = new Date(),
+): Promise<Change> {
+  const short = [...label].slice(0, 200).join('');
+  const [id] = (await trx('events').insert({
+    scope: scopeName(scope),
+    job_id: scope === 'shop' ? null : scope.job,
+    at,
+    kind,
+    label: short,
+    client: sender.client.slice(0, 40),
+    change_key: sender.key,
+    schema_version: EVENT_SCHEMA,
+  })) as [number];
+  const rows = new Map<string, { type: EntityType; row_id: string; before_row: string | null; after_row: string | null }>();
+  for (const { type, row } of before) rows.set(row.id, { type, row_id: row.id, before_row: JSON.stringify(row), after_row: null });
+  for (const { type, row } of after)
+    rows.set(row.id, { type, row_id: row.id, before_row: rows.get(row.id)?.before_row ?? null, after_row: JSON.stringify(row) });
+  const numbered = [...rows.values()].map((row, n) => ({ event_id: id, n, ...row }));
+  for (const some of pieces(numbered)) await trx('event_rows').insert(some);
+  const now = new Set(after.map((e) => e.row.id));
+  return {
+    id,
+    key: sender.key,
+    kind,
+    label: short,
+    client: sender.client,
+    at: at.toISOString(),
+    put: after,
+    removed: before.filter((e) => !now.has(e.row.id)).map(({ type, row }) => ({ type, id: row.id })),
+  };
+}
+
+/** The change that was made under this key already; undefined where there is none. */
+export async function changeByKey(trx: Knex, scope: Scope, key: string): Promise<Change | undefined> {
+  const event = (await trx('events')
+    .where({ scope: scopeName(scope), change_key: key })
+    .first(...COLUMNS)) as EventColumns | undefined;
+  return event && (await changesOf(trx, [event]))[0];
+}
+
+/** Where each scope is listened to from. */
+export type Places = ReadonlyMap<string, number>;
+
+/** The changes after the given place of each scope, in order; not more than `most` of them. */
+export async function changesSince(db: Knex, places: Places, most: number): Promise<{ scope: string; change: Change }[]> {
+  if (places.size === 0) return [];
+  const events = (await db('events')
+    .where((any) => {
+      for (const [scope, after] of places) void any.orWhere((one) => void one.where({ scope }).where('id', '>', after));
+    })
+    .orderBy('id')
+    .limit(most)
+    .select(...COLUMNS)) as EventColumns[];
+  const changes = await changesOf(db, events);
+  return changes.map((change, i) => ({ scope: events[i]!.scope, change }));
+}
+
+/** The newest change of a scope; 0 where there is none. */
+export async function newestChange(db: Knex, scope: Scope): Promise<number> {
+  const row = (await db('events')
+    .where({ scope: scopeName(scope) })
+    .max('id as last')
+    .first()) as { last: number | null } | undefined;
+  return row?.last ?? 0;
+}
+
+/** The sender's own newest change that can be taken back, or the one taken back last. Records are left alone. */
+export async function ownEvent(trx: Knex.Transaction, scope: Scope, client: string, state: 'done' | 'undone'): Promise<StoredEvent | undefined> {
+  const event = (await trx('events')
+    .where({ scope: scopeName(scope), kind: 'edit', state, client })
+    .orderBy('id', state === 'done' ? 'desc' : 'asc')
+    .first(...COLUMNS)) as EventColumns | undefined;
+  if (!event) return undefined;
+  const rows = (await trx('event_rows').where({ event_id: event.id }).orderBy('n')) as RowColumns[];
+  const side = (name: 'before_row' | 'after_row'): Entity[] =>
+    rows.flatMap((row) => (row[name] ? [entityOf(row.type, row[name], event.schema_version)] : []));
+  return { id: event.id, label: event.label, before: side('before_row'), after: side('after_row') };
+}
+
+async function changesOf(db: Knex, events: readonly EventColumns[]): Promise<Change[]> {
+  const rows = (await db('event_rows')
+    .whereIn(
+      'event_id',
+      events.map((e) => e.id),
+    )
+    .orderBy(['event_id', 'n'])
+    .select('event_id', 'type', 'row_id', 'after_row')) as RowColumns[];
+  const byEvent = new Map<number, RowColumns[]>();
+  for (const row of rows) byEvent.set(row.event_id, [...(byEvent.get(row.event_id) ?? []), row]);
+  return events.map(({ id, at, kind, label, client, change_key, schema_version }) => {
+    const own = byEvent.get(id) ?? [];
+    return {
+      id,
+      key: change_key ?? '',
+      kind,
+      label,
+      client,
+      at: at.toISOString(),
+      put: own.flatMap((row) => (row.after_row ? [entityOf(row.type, row.after_row, schema_version)] : [])),
+      removed: own.filter((row) => !row.after_row).map((row) => ({ type: row.type, id: row.row_id })),
+    };
+  });
+}
+
+function entityOf(type: EntityType, text: string, version: number): Entity {
+  return { type, row: upcast(type, fromJson(text), version) } as unknown as Entity;
+}

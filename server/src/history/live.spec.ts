@@ -1,0 +1,78 @@
+import { jobContracts, shopContracts, type LiveMessage } from '@gewinde/core';
+import { randomUUID } from 'node:crypto';
+import { sampleJob, startTestApp, type TestApp } from '../../test/test-app.js';
+import { LiveChanges } from './live-changes.js';
+
+let server: TestApp;
+let port: number;
+beforeAll(async () => {
+  server = await startTestApp();
+  await server.app.listen({ port: 0, host: '127.0.0.1' });
+  port = (server.app.server.address() as { port: number }).port;
+});
+afterAll(async () => server.close());
+
+/** Listens until so many messages have come. */
+async function listen(query: Record<string, string>, count: number, lastEventId?: string): Promise<{ messages: LiveMessage[]; ids: string[]; text: string }> {
+  const stop = new AbortController();
+  const stream = await fetch(`http://127.0.0.1:${port}/api/live?${new URLSearchParams(query)}`, {
+    signal: stop.signal,
+    headers: lastEventId ? { 'last-event-id': lastEventId } : {},
+  });
+  let text = '';
+  for await (const chunk of stream.body as unknown as AsyncIterable<Uint8Array>) {
+    text += new TextDecoder().decode(chunk);
+    if ((text.match(/^event: /gm) ?? []).length >= count && text.endsWith('\n\n')) break;
+  }
+  stop.abort();
+  const messages = [...text.matchAll(/^event: change\ndata: (.*)$/gm)].map((m) => JSON.parse(m[1]!) as LiveMessage);
+  return { messages, ids: [...text.matchAll(/^id: (.*)$/gm)].map((m) => m[1]!), text };
+}
+const readAt = async (id: string): Promise<number> => (await server.ask(jobContracts.readJob, { params: { id } })).body.at;
+
+describe('the live stream', () => {
+  it('tells every change of its job from where the listener is, whole, in order, and goes on where it was', async () => {
+    const { jobId, lineId, from } = await sampleJob(server, 'L-1');
+    const after = String(await readAt(jobId));
+    const other = await sampleJob(server, 'L-2');
+    const made: object[] = [];
+    for (const label of ['one', 'two', 'three'])
+      made.push((await server.change(jobId, { do: 'edit-port', id: from, version: made.length + 1, set: { label } }, 'me')).body);
+    await server.change(other.jobId, { do: 'delete-line', id: other.lineId, version: 1 });
+    made.push((await server.change(jobId, { do: 'delete-line', id: lineId, version: 1 }, 'you')).body);
+    const first = await listen({ job: jobId, after }, 4);
+    expect(first.messages.map((m) => m.change)).toEqual(made);
+    const resumed = await listen({ job: jobId, after: '0' }, 2, first.ids[1]);
+    expect(resumed.messages.map((m) => m.change)).toEqual(made.slice(2));
+    expect(await readAt(jobId)).toBe((made[3] as { id: number }).id);
+  });
+
+  it('tells what all jobs share to everybody', async () => {
+    const listening = listen({}, 1);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    const part = { ends: [{ family: 'npt', size: '1/4', gender: 'male' as const }, { family: 'flare37', size: '10', gender: 'male' as const }], code: 'LIVE-1' };
+    const { body } = await server.ask(shopContracts.changeShop, { body: { key: randomUUID(), commands: [{ do: 'add-part', part }] } });
+    expect((await listening).messages).toEqual([{ scope: 'shop', change: body }]);
+  });
+
+  it('says when the listener is further on than the history: another database is behind it', async () => {
+    const { jobId } = await sampleJob(server, 'L-3');
+    expect((await listen({ job: jobId, after: '999999999' }, 1)).text).toContain('event: stale');
+  });
+
+  it('is one look at the database for all who listen, and none when nobody does', async () => {
+    const { jobId, from } = await sampleJob(server, 'L-4');
+    const live = new LiveChanges(server.db);
+    const heard: string[] = [];
+    const at = await readAt(jobId);
+    const stops = ['a', 'b'].map((name) =>
+      live.listen({ places: new Map([[jobId, at]]), tell: (_, change) => heard.push(`${name} ${change.label}`), sign: () => undefined }),
+    );
+    await server.change(jobId, { do: 'duplicate-port', id: from });
+    while (heard.length < 2) await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(heard).toEqual(['a Duplicate port gallery', 'b Duplicate port gallery']);
+    stops.forEach((stop) => stop());
+    expect(live.count).toBe(0);
+    live.close();
+  });
+});

@@ -1,0 +1,85 @@
+import { entities, type EntityType } from '@gewinde/core';
+import type { Knex } from 'knex';
+import { usersOf } from '../catalogue/users-of.js';
+import type { Entity } from '../database/entities.js';
+import { inTransaction } from '../database/in-transaction.js';
+import { lockRows, writeRows } from '../database/write-rows.js';
+import { AppError } from '../errors/app-error.js';
+import { lockScope, touch } from './change-rows.js';
+import type { Change, Scope, Sender } from './change.js';
+import { changeByKey, ownEvent, recordEvent, type StoredEvent } from './event-store.js';
+
+/** What the database answers when another row has taken the place of the one to restore, or hangs on the one to remove. */
+const REFUSED_BY_KEYS = new Set(['ER_DUP_ENTRY', 'ER_NO_REFERENCED_ROW_2', 'ER_ROW_IS_REFERENCED_2']);
+
+/**
+ * Takes back the sender's own newest change, or makes the one taken back last again. Changes of others are left alone: a row that
+ * somebody has changed since stands in the way, and is named.
+ * @throws {AppError} nothing-to-undo, nothing-to-redo, cannot-undo
+ */
+export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direction: 'undo' | 'redo'): Promise<Change> {
+  return inTransaction(db, async (trx) => {
+    await lockScope(trx, scope);
+    const made = await changeByKey(trx, scope, sender.key);
+    if (made) return made;
+    const event = await ownEvent(trx, scope, sender.client, direction === 'undo' ? 'done' : 'undone');
+    if (!event) throw new AppError(direction === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo');
+    const [from, to] = direction === 'undo' ? [event.after, event.before] : [event.before, event.after];
+    const after = await restore(trx, event, from, to, direction).catch((error: unknown) => {
+      if (REFUSED_BY_KEYS.has(String((error as { code?: unknown }).code))) throw cannot(event, direction, 'something else has its place now');
+      throw error;
+    });
+    await trx('events')
+      .where({ id: event.id })
+      .update({ state: direction === 'undo' ? 'undone' : 'done' });
+    const change = await recordEvent(trx, scope, direction, sender, { label: event.label, before: from, after });
+    await touch(trx, scope, change.at);
+    return change;
+  });
+}
+
+/** Brings the rows from one state to the other; refuses when a row is not as the change left it. */
+async function restore(
+  trx: Knex.Transaction,
+  event: StoredEvent,
+  from: readonly Entity[],
+  to: readonly Entity[],
+  direction: 'undo' | 'redo',
+): Promise<Entity[]> {
+  const now = new Map<string, Entity['row']>();
+  for (const type of new Set([...from, ...to].map((e) => e.type)))
+    for (const [id, row] of await lockRows(trx, type, idsOf(type, from, to))) now.set(id, row);
+  for (const { type, row } of from) {
+    const current = now.get(row.id);
+    if (!current) throw cannot(event, direction, `the ${entities[type].one} is no longer there`);
+    if (content(current) !== content(row)) throw cannot(event, direction, `the ${entities[type].one} has been changed since`);
+  }
+  const kept = new Set(to.map((e) => e.row.id));
+  const gone = from.filter((e) => !kept.has(e.row.id));
+  for (const { type, row } of gone)
+    if (type === 'part' && (await usersOf(trx, row.id)).length > 0) throw cannot(event, direction, `"${row.id}" is used by a line by now`);
+  const next = to.map(
+    (entity) =>
+      ({ ...entity, row: { ...entity.row, version: Math.max(now.get(entity.row.id)?.version ?? 0, entity.row.version) + 1 } }) as Entity,
+  );
+  await writeRows(trx, {
+    made: next.filter((e) => !now.has(e.row.id)),
+    changed: next.filter((e) => now.has(e.row.id)),
+    gone,
+  });
+  return next;
+}
+
+function idsOf(type: EntityType, ...lists: (readonly Entity[])[]): string[] {
+  return [...new Set(lists.flat().flatMap((e) => (e.type === type ? [e.row.id] : [])))];
+}
+
+function cannot({ label }: StoredEvent, direction: 'undo' | 'redo', why: string): AppError {
+  return new AppError('cannot-undo', `"${label}" cannot be ${direction === 'undo' ? 'undone' : 'done again'}: ${why}.`);
+}
+
+/** What a row says, without the version and the time; in an order of its own, as JSON columns keep none. */
+function content(row: Entity['row']): string {
+  const entries = Object.entries(row).filter(([key]) => key !== 'version' && key !== 'updatedAt');
+  return JSON.stringify(entries.sort(([a], [b]) => a.localeCompare(b)));
+}

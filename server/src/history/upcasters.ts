@@ -1,0 +1,26 @@
+import type { EntityType } from '@gewinde/core';
+
+/** The version of the rows' shape that events are written in. */
+export const EVENT_SCHEMA = 1;
+
+type Row = Record<string, unknown>;
+/** Brings a row of an event from the version before to its own: the same as the migration of that time did to the tables. */
+export type Upcaster = (type: EntityType, row: Row) => Row;
+
+/** By the version they lead to. A migration that changes the shape of a row adds one here and raises {@link EVENT_SCHEMA}. */
+const upcasters: Readonly<Record<number, Upcaster>> = {};
+
+/**
+ * A row of an event as it would be written today, so that what was done before the model grew can still be taken back.
+ * @throws {RangeError} for an event of a newer app, or a step that is missing
+ */
+export function upcast(type: EntityType, row: Row, version: number, steps = upcasters, newest = EVENT_SCHEMA): Row {
+  if (version > newest) throw new RangeError(`An event of version ${version}; this app knows ${newest}.`);
+  let next = row;
+  for (let at = version + 1; at <= newest; at++) {
+    const step = steps[at];
+    if (!step) throw new RangeError(`No step to version ${at} of events.`);
+    next = step(type, next);
+  }
+  return next;
+}

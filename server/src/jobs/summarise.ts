@@ -1,0 +1,33 @@
+import { assembleLine, type Catalogue, type JobDocument, type JobSummary } from '@gewinde/core';
+
+/** Where a job stands: what seals, what leaks, what comes next. */
+export function summarise(document: JobDocument, catalogue: Catalogue): JobSummary {
+  const lines = document.lines.map((line) => assembleLine(line, document, catalogue));
+  const leaking = lines.filter((l) => l.state === 'leaks');
+  const open = lines.filter((l) => l.state === 'open');
+  const unchecked = lines.filter((l) => l.state === 'seals');
+  const names = (list: typeof lines): string => list.map((l) => `L${l.line.number}`).join(', ');
+  const next =
+    document.ports.length < 2
+      ? 'Survey the ports'
+      : lines.length === 0
+        ? 'Draw the first line'
+        : leaking.length > 0
+          ? `Put ${names(leaking)} right`
+          : open.length > 0
+            ? `Finish ${names(open)}`
+            : unchecked.length > 0
+              ? `Check ${names(unchecked)}`
+              : 'Cut the hoses and order the parts';
+  return {
+    job: document.job,
+    components: document.components.length,
+    ports: document.ports.length,
+    lines: lines.length,
+    linesThatSeal: lines.filter((l) => l.state === 'seals' || l.state === 'checked').length,
+    linesChecked: lines.filter((l) => l.state === 'checked').length,
+    linesThatLeak: leaking.length,
+    ...(leaking.length > 0 ? { blockedBy: `${names(leaking)}: ${leaking[0]!.problems.find((p) => p.severity === 'leak')!.message}` } : {}),
+    next,
+  };
+}
