@@ -1,9 +1,16 @@
 import { provideHttpClient, withFetch } from '@angular/common/http';
+import { inject, provideAppInitializer } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { Seat } from './data/seat';
 import { App } from './shell/app';
 import { routes } from './routes';
 
-bootstrapApplication(App, { providers: [provideHttpClient(withFetch()), provideRouter(routes, withComponentInputBinding())] }).catch(
-  (error: unknown) => console.error(error),
-);
+bootstrapApplication(App, {
+  providers: [
+    provideHttpClient(withFetch()),
+    provideRouter(routes, withComponentInputBinding()),
+    // who this tab is must be known before it says anything
+    provideAppInitializer(() => inject(Seat).take()),
+  ],
+}).catch((error: unknown) => console.error(error));

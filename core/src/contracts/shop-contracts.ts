@@ -98,15 +98,16 @@ export const shopContracts = {
   readCatalogue: contract({
     method: 'GET',
     path: '/api/catalogue',
-    summary: 'All fittings, hoses and hose ends, and up to which change of the shop they are told',
+    summary: 'All fittings, hoses and hose ends, what the shop weighs, and up to which change of the shop this is told',
     answer: Type.Object(
       {
         fittings: Type.Array(FittingSchema),
         hoses: Type.Array(HoseSchema),
         hoseEnds: Type.Array(HoseEndSchema),
+        weights: WeightsRowSchema,
         at: Type.Integer({ minimum: 0 }),
       },
-      { title: 'CatalogueAt' },
+      { title: 'Shop' },
     ),
     status: 200,
   }),
@@ -116,13 +117,6 @@ export const shopContracts = {
     summary: 'One fitting, and the lines that use it',
     params: Type.Object({ part: PartId }, strict),
     answer: PartCardSchema,
-    status: 200,
-  }),
-  readWeights: contract({
-    method: 'GET',
-    path: '/api/shop/weights',
-    summary: 'What counts when ways are ranked',
-    answer: WeightsRowSchema,
     status: 200,
   }),
   changeShop: contract({

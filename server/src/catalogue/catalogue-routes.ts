@@ -5,7 +5,7 @@ import { stepHistory } from '../history/step-history.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
-import { catalogueRevision, readCatalogueAt, readPart, readWeights } from './catalogue-store.js';
+import { catalogueRevision, readPart, readShop } from './catalogue-store.js';
 import { exportList, importList, previewList } from './part-list.js';
 import { runShopCommands } from './shop-commands.js';
 
@@ -15,10 +15,9 @@ export async function catalogueRoutes(app: App, { db }: Feature): Promise<void> 
     const tag = `"${await catalogueRevision(db)}"`;
     void reply.header('etag', tag).header('cache-control', 'no-cache');
     if (request.headers['if-none-match'] === tag) return reply.status(304).send();
-    return readCatalogueAt(db);
+    return readShop(db);
   });
   serve(app, shopContracts.readPart, async ({ params }) => readPart(db, params.part));
-  serve(app, shopContracts.readWeights, async () => readWeights(db));
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
     asShopChange(await changeRows(db, 'shop', { client, key: body.key }, (trx) => runShopCommands(trx, body.commands))),
   );

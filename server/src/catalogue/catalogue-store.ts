@@ -3,6 +3,7 @@ import {
   standardHoseEnds,
   standardHoses,
   usualWeights,
+  type AnswerOf,
   type Catalogue,
   type CataloguePart,
   type Fitting,
@@ -10,6 +11,7 @@ import {
   type HoseEnd,
   type Origin,
   type PartCard,
+  type shopContracts,
   type WeightsRow,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
@@ -29,11 +31,12 @@ export async function readCatalogue(db: Knex): Promise<Catalogue> {
   return { fittings: await read<Fitting>('fittings'), hoses: await read<Hose>('hoses'), hoseEnds: await read<HoseEnd>('hose_ends') };
 }
 
-/** The catalogue, and the change of the shop up to which it is told: both of the same moment. */
-export async function readCatalogueAt(db: Knex): Promise<Catalogue & { readonly at: number }> {
-  return db.transaction(async (trx) => ({ ...(await readCatalogue(trx)), at: await newestChange(trx, 'shop') }), {
-    isolationLevel: 'repeatable read',
-  });
+/** What all jobs share, and the change up to which it is told: all of the same moment. */
+export async function readShop(db: Knex): Promise<AnswerOf<typeof shopContracts.readCatalogue>> {
+  return db.transaction(
+    async (trx) => ({ ...(await readCatalogue(trx)), weights: await readWeights(trx), at: await newestChange(trx, 'shop') }),
+    { isolationLevel: 'repeatable read' },
+  );
 }
 
 /** Differs whenever the catalogue does: by the changes of the shop, the demo's coming, and how much there is. */
@@ -53,7 +56,7 @@ export async function readPart(db: Knex, id: string): Promise<PartCard> {
 }
 
 /** What the shop weighs; what a row of an earlier time does not say is as usual. */
-export async function readWeights(db: Knex): Promise<WeightsRow> {
+async function readWeights(db: Knex): Promise<WeightsRow> {
   const [row] = await listRows(db, 'weights', { name: 'chain-weights' });
   return row ? { ...row, weights: { ...usualWeights, ...row.weights } } : { id: 'chain-weights', weights: usualWeights, version: 0 };
 }

@@ -85,7 +85,7 @@ describe('what the shop weighs', () => {
   let shop: TestApp;
   beforeAll(async () => (shop = await startTestApp()));
   afterAll(() => shop.close());
-  const read = async () => (await shop.ask(shopContracts.readWeights, {})).body;
+  const read = async () => (await shop.ask(shopContracts.readCatalogue, {})).body.weights;
   const set = (version: number, weights: object) =>
     shop.call('POST', '/api/shop/changes', { key: randomUUID(), commands: [{ do: 'set-weights', version, weights }] });
 

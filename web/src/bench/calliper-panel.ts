@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked } from '@angular/core';
-import { formatQuantity, type FittingSeen, type Jaws, type Place, type Reading } from '@gewinde/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormControl } from '@angular/forms';
+import { benchContracts, formatQuantity, type FittingSeen, type Jaws, type Place, type Reading } from '@gewinde/core';
 import { firstValueFrom, type Subscription } from 'rxjs';
 import { BenchApi } from '../data/bench-api';
 import { Preferences } from '../data/preferences';
+import { type Choice, ChoiceField } from '../shared/choice-field';
 import { MeasurementStore } from './measurement-store';
 
 const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
@@ -16,6 +19,7 @@ const PLACES: readonly { readonly place: Place; readonly name: string }[] = [
 @Component({
   selector: 'g-calliper-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField],
   templateUrl: './calliper-panel.html',
   styleUrl: './calliper-panel.scss',
 })
@@ -29,6 +33,11 @@ export class CalliperPanel {
   protected readonly places = PLACES;
   protected readonly tray = signal<readonly FittingSeen[]>([]);
   private readonly chosen = signal<FittingSeen | null>(null);
+  protected readonly pick = new FormControl<string | null>(null);
+  protected readonly offered = computed((): Choice<string | null>[] => [
+    { value: null, name: 'take one' },
+    ...this.tray().map((f) => ({ value: f.id, name: `${f.id.slice(1)} · ${f.seen}, ${f.side === 'external' ? 'outside' : 'inside'}` })),
+  ]);
   protected readonly fitting = computed(() => this.given() ?? this.chosen());
   protected readonly jaws = signal<Jaws>('outside');
   protected readonly place = signal<Place>('crest');
@@ -52,14 +61,11 @@ export class CalliperPanel {
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.off());
+    this.pick.valueChanges.pipe(takeUntilDestroyed()).subscribe((id) => this.put(this.tray().find((f) => f.id === id) ?? null));
     effect(() => {
       if (this.given()) untracked(() => this.put(this.given()));
       else if (untracked(this.tray).length === 0) void untracked(() => this.load());
     });
-  }
-
-  protected choose(id: string): void {
-    this.put(this.tray().find((f) => f.id === id) ?? null);
   }
 
   protected set(jaws: Jaws, place: Place): void {
@@ -74,7 +80,7 @@ export class CalliperPanel {
     const fitting = this.fitting();
     if (!fitting) return;
     try {
-      this.take(await firstValueFrom(this.api.reading(fitting.id, this.jaws(), this.place())));
+      this.take(await firstValueFrom(this.api.api.call(benchContracts.takeReading, { body: { fitting: fitting.id, jaws: this.jaws(), place: this.place() } })));
     } catch (error) {
       this.problem.set((error as Error).message);
     }
@@ -131,7 +137,7 @@ export class CalliperPanel {
 
   private async load(): Promise<void> {
     try {
-      this.tray.set((await firstValueFrom(this.api.tray())).fittings);
+      this.tray.set((await firstValueFrom(this.api.api.call(benchContracts.readTray, {}))).fittings);
     } catch (error) {
       this.problem.set((error as Error).message);
     }

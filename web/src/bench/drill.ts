@@ -1,16 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import {
+  benchContracts,
   howToTell,
   measurableThreads,
   parseThread,
   UnknownThreadError,
-  type DrillResults,
+  type AnswerOf,
   type DrillVerdict,
   type FittingSeen,
 } from '@gewinde/core';
 import { firstValueFrom } from 'rxjs';
-import { BenchApi } from '../data/bench-api';
+import { Api } from '../data/api';
 import { Preferences } from '../data/preferences';
+import { TextField } from '../shared/text-field';
 import { CalliperPanel } from './calliper-panel';
 import { MeasurementForm } from './measurement-form';
 import { MeasurementStore } from './measurement-store';
@@ -21,21 +24,21 @@ const NAME_KEPT = 'gewinde.apprentice';
 /** The apprentice's drill: a fitting off the tray, measured by hand, named without help; what is mixed up comes back. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CalliperPanel, MeasurementForm, ThreadMap],
+  imports: [CalliperPanel, MeasurementForm, ReactiveFormsModule, TextField, ThreadMap],
   providers: [MeasurementStore],
   templateUrl: './drill.html',
   styleUrl: './drill.scss',
 })
 export class Drill {
-  private readonly api = inject(BenchApi);
+  private readonly api = inject(Api);
   private readonly preferences = inject(Preferences);
   protected readonly store = inject(MeasurementStore);
 
-  protected readonly apprentice = signal(localStorage.getItem(NAME_KEPT) ?? '');
+  protected readonly apprentice = new FormControl(localStorage.getItem(NAME_KEPT) ?? '', { nonNullable: true });
   protected readonly fitting = signal<FittingSeen | null>(null);
-  protected readonly answer = signal('');
+  protected readonly answer = new FormControl('', { nonNullable: true });
   protected readonly verdict = signal<DrillVerdict | null>(null);
-  protected readonly results = signal<DrillResults | null>(null);
+  protected readonly results = signal<AnswerOf<typeof benchContracts.drillResults> | null>(null);
   protected readonly problem = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly names = computed(() => measurableThreads(this.fitting()?.side ?? 'external').map((t) => t.designation));
@@ -52,28 +55,28 @@ export class Drill {
   });
 
   constructor() {
-    if (this.apprentice()) void this.begin();
+    if (this.apprentice.value) void this.begin();
   }
 
   protected async begin(): Promise<void> {
-    const apprentice = this.apprentice().trim();
+    const apprentice = this.apprentice.value.trim();
     if (apprentice === '') {
       this.problem.set('Type a name first; the results are kept under it.');
       return;
     }
     localStorage.setItem(NAME_KEPT, apprentice);
     await this.attempt(async () => {
-      this.results.set(await firstValueFrom(this.api.results(apprentice)));
+      this.results.set(await firstValueFrom(this.api.call(benchContracts.drillResults, { query: { apprentice } })));
       await this.take(apprentice);
     });
   }
 
   protected async next(): Promise<void> {
-    await this.attempt(() => this.take(this.apprentice().trim()));
+    await this.attempt(() => this.take(this.apprentice.value.trim()));
   }
 
   protected async say(): Promise<void> {
-    const [fitting, said] = [this.fitting(), this.answer().trim()];
+    const [fitting, said] = [this.fitting(), this.answer.value.trim()];
     if (!fitting || this.verdict()) return;
     try {
       parseThread(said);
@@ -83,26 +86,26 @@ export class Drill {
       return;
     }
     await this.attempt(async () => {
-      const apprentice = this.apprentice().trim();
-      const verdict = await firstValueFrom(this.api.answer(apprentice, fitting.id, said));
+      const apprentice = this.apprentice.value.trim();
+      const verdict = await firstValueFrom(this.api.call(benchContracts.answerDrill, { body: { apprentice, fitting: fitting.id, answer: said } }));
       this.verdict.set(verdict);
       this.store.picked.set(verdict.truth);
-      this.results.set(await firstValueFrom(this.api.results(apprentice)));
+      this.results.set(await firstValueFrom(this.api.call(benchContracts.drillResults, { query: { apprentice } })));
     });
   }
 
   protected async forget(): Promise<void> {
     await this.attempt(async () => {
-      await firstValueFrom(this.api.forget(this.apprentice().trim()));
+      await firstValueFrom(this.api.call(benchContracts.forgetDrill, { body: { apprentice: this.apprentice.value.trim() } }));
       this.results.set({ asked: 0, right: 0, weak: [] });
     });
   }
 
   private async take(apprentice: string): Promise<void> {
-    const fitting = await firstValueFrom(this.api.next(apprentice));
+    const fitting = await firstValueFrom(this.api.call(benchContracts.nextFitting, { body: { apprentice } }));
     this.fitting.set(fitting);
     this.verdict.set(null);
-    this.answer.set('');
+    this.answer.reset();
     this.store.picked.set(null);
   }
 

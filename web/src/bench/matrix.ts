@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import {
   connectorName,
@@ -11,6 +13,7 @@ import {
   UnknownThreadError,
   type Mating,
 } from '@gewinde/core';
+import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { SealGlyph } from '../shared/seal-glyph';
 
 interface SizeChoice {
@@ -50,7 +53,7 @@ const WORDS: Record<Mating['outcome'], string> = { seals: 'seals', leaks: 'leaks
 /** What joins what round one size: males down, females across, every cell a verdict that can be opened. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, SealGlyph],
+  imports: [NgbTooltip, ReactiveFormsModule, RouterLink, SealGlyph],
   templateUrl: './matrix.html',
   styleUrl: './matrix.scss',
 })
@@ -87,7 +90,14 @@ export class Matrix {
     return { seals: of('seals'), leaks: of('leaks'), starts };
   });
 
-  protected choose(thread: string): void {
+  protected readonly choice = new FormControl('', { nonNullable: true });
+
+  constructor() {
+    effect(() => this.choice.setValue(this.thread(), { emitEvent: false }));
+    this.choice.valueChanges.pipe(takeUntilDestroyed()).subscribe((thread) => this.choose(thread));
+  }
+
+  private choose(thread: string): void {
     this.at.set(null);
     void this.router.navigate([], { queryParams: { size: thread }, replaceUrl: true });
   }

@@ -1,14 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { formatDecimal } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { QuantityInput } from '../shared/quantity-input';
-import { MeasurementStore, type Figures } from './measurement-store';
+import { TextField } from '../shared/text-field';
+import { MeasurementStore, nothingMeasured, type Figures } from './measurement-store';
 
 /** The measured figures, in any unit; what cannot be is said at the field. */
 @Component({
   selector: 'g-measurement-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [QuantityInput],
+  imports: [QuantityInput, ReactiveFormsModule, TextField],
   templateUrl: './measurement-form.html',
   styleUrl: './measurement-form.scss',
 })
@@ -28,22 +31,49 @@ export class MeasurementForm {
       ? `${words}: tapered (pipe threads have 1 in 16).`
       : `${words}: parallel, within the reading.`;
   });
-  private readonly typedCount = signal('');
-  /** What was typed stays, even where it is no number. */
-  protected readonly count = computed(() => {
-    const count = this.figures().threadsPerInch;
-    return Number.isNaN(count) ? this.typedCount() : (count ?? '');
+  protected readonly form = new FormGroup({
+    diameterMm: new FormControl<number | null>(null),
+    uncertaintyMm: new FormControl<number | null>(nothingMeasured.uncertaintyMm),
+    pitchMm: new FormControl<number | null>(null),
+    /** Read as it is left: a count such as `18`, `11.5` or `11 1/2`; what is no number is said. */
+    threadsPerInch: new FormControl('', { nonNullable: true, updateOn: 'blur' }),
+    frontMm: new FormControl<number | null>(null),
+    backMm: new FormControl<number | null>(null),
+    apartMm: new FormControl<number | null>(nothingMeasured.apartMm),
   });
-  protected readonly countProblem = computed(() => this.store.problem('threadsPerInch'));
+
+  constructor() {
+    effect(() => {
+      const { threadsPerInch, ...figures } = this.figures();
+      untracked(() => {
+        for (const [name, control] of Object.entries(this.form.controls))
+          if (name !== 'threadsPerInch' && control.value !== figures[name as keyof typeof figures])
+            control.setValue(figures[name as keyof typeof figures] as never, { emitEvent: false });
+        // what was typed stays, even where it is no number
+        if (!Number.isNaN(threadsPerInch) && countOf(this.form.controls.threadsPerInch.value) !== threadsPerInch)
+          this.form.controls.threadsPerInch.setValue(threadsPerInch === null ? '' : String(threadsPerInch), { emitEvent: false });
+      });
+    });
+    this.form.valueChanges.pipe(takeUntilDestroyed()).subscribe(() => {
+      const { threadsPerInch, uncertaintyMm, apartMm, ...rest } = this.form.getRawValue();
+      const said: Partial<Figures> = {
+        ...rest,
+        threadsPerInch: countOf(threadsPerInch),
+        uncertaintyMm: uncertaintyMm ?? nothingMeasured.uncertaintyMm,
+        apartMm: apartMm ?? nothingMeasured.apartMm,
+      };
+      const now = this.figures();
+      const changed = Object.entries(said).filter(([name, value]) => !Object.is(value, now[name as keyof Figures]));
+      if (changed.length > 0) this.set(Object.fromEntries(changed));
+    });
+  }
 
   protected set(change: Partial<Figures>): void {
     this.store.set(change);
   }
+}
 
-  /** Reads a count such as `18`, `11.5` or `11 1/2`; what is no number is said, and the last good one kept. */
-  protected counted(event: Event): void {
-    this.typedCount.set((event.target as HTMLInputElement).value);
-    const text = this.typedCount().trim().replace(',', '.').replace(' 1/2', '.5');
-    this.set({ threadsPerInch: text === '' ? null : Number(text) });
-  }
+function countOf(text: string): number | null {
+  const plain = text.trim().replace(',', '.').replace(' 1/2', '.5');
+  return plain === '' ? null : Number(plain);
 }

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup } from '@angular/forms';
 import { Router } from '@angular/router';
 import {
   compounds,
@@ -20,6 +22,7 @@ import {
   type Connector,
   type Mating,
 } from '@gewinde/core';
+import { map } from 'rxjs';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { NotationInput } from '../shared/notation-input';
@@ -42,10 +45,13 @@ export class PairCheck {
   private readonly router = inject(Router);
   protected readonly preferences = inject(Preferences);
 
-  protected readonly first = signal('an6 m');
-  protected readonly second = signal('orb6 f');
+  protected readonly form = new FormGroup({
+    first: new FormControl('an6 m', { nonNullable: true }),
+    second: new FormControl('orb6 f', { nonNullable: true }),
+  });
+  private readonly typed = toSignal(this.form.valueChanges.pipe(map(() => this.form.getRawValue())), { initialValue: this.form.getRawValue() });
   protected readonly pair = computed(() => {
-    const [a, b] = [read(this.first()), read(this.second())];
+    const [a, b] = [read(this.typed().first), read(this.typed().second)];
     return a && b ? ([a, b] as const) : null;
   });
   protected readonly mating = computed(() => {
@@ -116,8 +122,7 @@ export class PairCheck {
     effect(() => {
       const [a, b] = [this.a(), this.b()];
       untracked(() => {
-        if (a) this.first.set(a);
-        if (b) this.second.set(b);
+        this.form.patchValue({ ...(a ? { first: a } : {}), ...(b ? { second: b } : {}) });
       });
     });
     // the address holds the pair, so that it can be kept, sent and reloaded
@@ -126,7 +131,7 @@ export class PairCheck {
       if (!pair) return;
       const [a, b] = pair.map((c) => formatConnector(c));
       if (a !== untracked(this.a) || b !== untracked(this.b))
-        void untracked(() => this.router.navigate([], { queryParams: { a: this.first(), b: this.second() }, replaceUrl: true }));
+        void untracked(() => this.router.navigate([], { queryParams: { a: this.typed().first, b: this.typed().second }, replaceUrl: true }));
     });
   }
 
@@ -135,9 +140,8 @@ export class PairCheck {
   }
 
   protected swap(): void {
-    const [first, second] = [this.first(), this.second()];
-    this.first.set(second);
-    this.second.set(first);
+    const { first, second } = this.form.getRawValue();
+    this.form.setValue({ first: second, second: first });
   }
 }
 

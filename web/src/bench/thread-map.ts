@@ -11,6 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { ThreadCandidate, ThreadMeasurement, ThreadSystem } from '@gewinde/core';
+import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import {
   clampWindow,
   mapLabels,
@@ -40,6 +41,7 @@ const STRIP = 34;
 @Component({
   selector: 'g-thread-map',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [NgbTooltip],
   templateUrl: './thread-map.html',
   styleUrl: './thread-map.scss',
 })

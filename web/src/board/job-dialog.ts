@@ -1,25 +1,33 @@
 import { ChangeDetectionStrategy, Component, effect, inject, signal } from '@angular/core';
 import { type AbstractControl, FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
-import type { Job } from '@gewinde/core';
+import { jobContracts, type Job } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
+import { firstValueFrom, map } from 'rxjs';
+import { v4 as uuid } from 'uuid';
 import { Api, ApiError } from '../data/api';
+import { refuse } from '../shared/field-problem';
+import { TextField } from '../shared/text-field';
 
 const required = [(control: AbstractControl) => Validators.required(control), Validators.pattern(/\S/)];
 
-/** Makes a job, or renames and renumbers one. Closes with the job's id. */
-@Component({ changeDetection: ChangeDetectionStrategy.OnPush, imports: [ReactiveFormsModule], templateUrl: './job-dialog.html' })
+/** Makes a job, or renames and renumbers one. Closes with the job as it is then. */
+@Component({ changeDetection: ChangeDetectionStrategy.OnPush, imports: [ReactiveFormsModule, TextField], templateUrl: './job-dialog.html' })
 export class JobDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly api = inject(Api);
   readonly job = signal<Job | null>(null);
-  protected readonly tried = signal(false);
-  protected readonly error = signal<{ field?: string; message: string } | null>(null);
+  protected readonly error = signal<string | null>(null);
   protected readonly form = new FormGroup({
     number: new FormControl('', { nonNullable: true, validators: [...required, Validators.maxLength(20)] }),
     name: new FormControl('', { nonNullable: true, validators: [...required, Validators.maxLength(120)] }),
     description: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(2000)] }),
   });
+  protected readonly words = {
+    number: { required: 'Give the job a number, for example 2411.', pattern: 'Give the job a number, for example 2411.' },
+    name: { required: 'Give the job a name.', pattern: 'Give the job a name.' },
+  };
+  /** Sent again after an answer was lost, the job is made once. */
+  private readonly id = uuid();
 
   constructor() {
     effect(() => {
@@ -28,21 +36,25 @@ export class JobDialog {
     });
   }
 
-  protected missing(field: 'number' | 'name'): boolean {
-    return this.tried() && this.form.controls[field].invalid;
-  }
-
   protected async save(): Promise<void> {
-    this.tried.set(true);
+    this.form.markAllAsTouched();
+    this.error.set(null);
     if (this.form.invalid) return;
-    const fields = this.form.getRawValue();
-    const job = this.job();
     try {
-      const saved = await firstValueFrom(job ? this.api.edit<Job>('job', job.id, job.version, fields) : this.api.createJob(fields));
-      this.modal.close(saved.id);
+      this.modal.close(await firstValueFrom(this.send()));
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
-      this.error.set({ message: error.message, ...(error.field ? { field: error.field } : {}) });
+      if (!refuse(this.form.controls, error.field, error.message)) this.error.set(error.message);
     }
+  }
+
+  private send() {
+    const job = this.job();
+    const fields = this.form.getRawValue();
+    if (!job) return this.api.call(jobContracts.createJob, { body: { id: this.id, ...fields } });
+    const commands = [{ do: 'edit-job' as const, version: job.version, set: fields }];
+    return this.api
+      .call(jobContracts.changeJob, { params: { id: job.id }, body: { key: uuid(), commands } })
+      .pipe(map(({ put }) => put.find((entity) => entity.type === 'job')!.row as Job));
   }
 }

@@ -1,215 +1,196 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
-import type { JobDocument } from '@gewinde/core';
-import { firstValueFrom, Subject } from 'rxjs';
-import { Api, ApiError, clientId, type EntityKind } from './api';
-import { applyEdit, applyRow } from './apply-edit';
-import { Outbox, type PendingEdit } from './outbox';
+import { computed, inject, Injectable } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { jobContracts, type CommandOf, type JobChange, type JobEntityType } from '@gewinde/core';
+import {
+  BehaviorSubject,
+  catchError,
+  defer,
+  distinctUntilChanged,
+  ignoreElements,
+  map,
+  merge,
+  type Observable,
+  of,
+  shareReplay,
+  startWith,
+  Subject,
+  switchMap,
+  take,
+  tap,
+} from 'rxjs';
+import { Api, ApiError } from './api';
+import { type Draft, JobSession, type SaveState } from './job-session';
+import { LiveStream } from './live-stream';
+import { Messages } from './messages';
+import { OutboxStorage } from './outbox';
+import { Seat } from './seat';
+import { ShopStore } from './shop-store';
 
-export type SaveState =
-  { readonly at: 'saved'; readonly time: Date } | { readonly at: 'saving' } | { readonly at: 'waiting'; readonly reason: string };
+export type { Conflict, Draft, SaveState } from './job-session';
 
-/** A change that somebody else's change has overtaken. */
-export interface Conflict {
-  readonly edit: PendingEdit;
-  /** The row as it stands on the server. */
-  readonly theirs: Record<string, unknown> & { id: string; version: number };
+type Editable = 'job' | 'component' | 'port' | 'line';
+
+/** An address that is open: its session once it is read, or why it cannot be. */
+interface Opened {
+  readonly session: JobSession | null;
+  readonly error: ApiError | null;
 }
+const NOTHING: Opened = { session: null, error: null };
 
-export interface Message {
-  readonly text: string;
-  readonly tone: 'plain' | 'error';
-  readonly undo?: boolean;
-}
-
-const RETRY_MS = 2000;
-
-/**
- * The open job. Edits show at once, wait in the outbox, and are sent one after another; what the server refuses comes back as a
- * message or a conflict. Another tab's changes arrive over the live stream.
- */
+/** The job that is open, whichever the address says: read, followed over the live stream, and changed by commands. */
 @Injectable({ providedIn: 'root' })
 export class JobStore {
   private readonly api = inject(Api);
-  private readonly documentState = signal<JobDocument | null>(null);
-  private outbox: Outbox | null = null;
-  private live: EventSource | null = null;
-  private sending = false;
-  private stale = false;
-  private retry: ReturnType<typeof setTimeout> | undefined;
+  private readonly shop = inject(ShopStore);
+  private readonly live = inject(LiveStream);
+  private readonly seat = inject(Seat);
+  private readonly messages = inject(Messages);
+  private readonly jobId$ = new BehaviorSubject<string | null>(null);
+  private readonly again = new Subject<void>();
 
-  readonly document = this.documentState.asReadonly();
-  readonly saveState = signal<SaveState>({ at: 'saved', time: new Date() });
-  readonly loadError = signal<ApiError | null>(null);
-  readonly conflict = signal<Conflict | null>(null);
-  readonly messages = new Subject<Message>();
-  readonly jobId = computed(() => this.documentState()?.job.id);
+  private readonly opened$: Observable<Opened> = this.jobId$.pipe(
+    distinctUntilChanged(),
+    switchMap((id) => (id === null ? merge(of(NOTHING), this.followShop()) : this.follow(id))),
+    shareReplay({ bufferSize: 1, refCount: false }),
+  );
+  private readonly session$ = this.opened$.pipe(
+    map((opened) => opened.session),
+    distinctUntilChanged(),
+  );
+  private session: JobSession | null = null;
+  private readonly fromSession = <T>(what: (session: JobSession) => Observable<T>, otherwise: T): Observable<T> =>
+    this.session$.pipe(switchMap((session) => (session ? what(session) : of(otherwise))));
 
-  /** Opens a job; what an earlier visit could not send is put back on and sent. */
-  async open(jobId: string): Promise<void> {
-    if (this.jobId() === jobId && !this.loadError()) return;
-    this.close();
-    this.outbox = new Outbox(jobId);
-    await this.reload(jobId);
-    if (this.documentState()) {
-      this.live = new EventSource(`/api/jobs/${jobId}/live?client=${clientId}`);
-      // what changed before the stream was open, or while it was cut, is not told again: read the job once more
-      this.live.addEventListener('open', () => void this.catchUp());
-      this.live.addEventListener('change', (event: MessageEvent<string>) => void this.heard(JSON.parse(event.data) as { label: string }));
-      void this.flush();
-    }
+  readonly document = toSignal(
+    this.fromSession((s) => s.document$, null),
+    { initialValue: null },
+  );
+  readonly saveState = toSignal(
+    this.fromSession<SaveState>((s) => s.saveState$, { at: 'saved', time: new Date() }),
+    { requireSync: true },
+  );
+  readonly pending = toSignal(
+    this.fromSession((s) => s.pending$, []),
+    { initialValue: [] },
+  );
+  readonly conflict = toSignal(
+    this.fromSession((s) => s.conflict$, null),
+    { initialValue: null },
+  );
+  readonly loadError = toSignal(this.opened$.pipe(map((opened) => opened.error)), { initialValue: null });
+  readonly jobId = computed(() => this.document()?.job.id);
+
+  /** Opens a job; what an earlier visit could not send is put back on and sent. The job opened before is left at once. */
+  open(jobId: string): void {
+    this.jobId$.next(jobId);
   }
 
   close(): void {
-    this.live?.close();
-    this.live = null;
-    clearTimeout(this.retry);
-    this.documentState.set(null);
-    this.loadError.set(null);
-    this.conflict.set(null);
+    this.jobId$.next(null);
   }
 
-  /** Changes a row: on the screen now, on the server as soon as it answers. */
-  edit(kind: EntityKind, id: string, patch: Record<string, unknown>): void {
-    const document = this.documentState();
-    if (!document || !this.outbox) return;
-    const version = versionOf(document, kind, id);
-    if (version === undefined) return;
-    const edit: PendingEdit = { kind, id, version, patch };
-    this.outbox.add(edit, this.sending);
-    this.documentState.set(applyEdit(document, edit));
-    void this.flush();
+  /** Reads the job anew, after it could not be read. */
+  reload(): void {
+    this.again.next();
   }
 
-  /** Does something that needs the server's answer first (adding, deleting, undoing), then shows the job as it is. */
-  async act<T>(what: () => Promise<T>, message?: (result: T) => Message): Promise<T> {
-    await this.flush();
-    this.saveState.set({ at: 'saving' });
+  /**
+   * Carries commands out as one change: on the screen now, on the server as soon as it answers.
+   * @throws {CommandError | ConnectorSyntaxError} when they cannot be carried out; then nothing has happened
+   */
+  change(...drafts: Draft[]): void {
+    this.session?.change(drafts);
+  }
+
+  /** Changes fields of a row. `version` is the one the editing was begun on, where that was a while ago. */
+  edit<T extends Editable>(type: T, id: string, set: CommandOf<`edit-${T}`>['set'], version?: number): void {
+    const begun = version === undefined ? {} : { version };
+    this.attempt(() => this.change({ do: `edit-${type}`, ...(type === 'job' ? {} : { id }), set, ...begun } as unknown as Draft));
+  }
+
+  /** Carries commands out, with a word about it; why they cannot be is said where no field shows it. @returns whether they were */
+  attempt(what: () => void, done?: string): boolean {
     try {
-      const result = await what();
-      await this.reload(this.jobId()!);
-      this.saveState.set({ at: 'saved', time: new Date() });
-      if (message) this.messages.next(message(result));
-      return result;
+      what();
+      if (done !== undefined) this.messages.tell(done, { undo: true });
+      return true;
     } catch (error) {
-      this.saveState.set(
-        error instanceof ApiError && error.away ? { at: 'waiting', reason: error.message } : { at: 'saved', time: new Date() },
-      );
-      throw error;
+      this.messages.fault(error);
+      return false;
     }
   }
 
-  async step(direction: 'undo' | 'redo'): Promise<void> {
-    const jobId = this.jobId();
-    if (!jobId) return;
-    try {
-      await this.act(
-        () => firstValueFrom(this.api.step(jobId, direction)),
-        ({ label }) => ({ text: `${direction === 'undo' ? 'Undone' : 'Done again'}: ${label}`, tone: 'plain' }),
-      );
-    } catch (error) {
-      this.say(error);
-    }
+  step(direction: 'undo' | 'redo'): void {
+    this.session?.step(direction);
   }
 
-  /** Settles a conflict: mine is sent over theirs, or theirs is taken. */
   settle(keep: 'mine' | 'theirs'): void {
-    const conflict = this.conflict();
-    const document = this.documentState();
-    if (!conflict || !document || !this.outbox) return;
-    if (keep === 'theirs') this.outbox.drop(conflict.edit);
-    else this.outbox.rebase(conflict.edit.id, conflict.theirs.version);
-    let next = applyRow(document, conflict.edit.kind, conflict.theirs);
-    for (const edit of this.outbox.pending) next = applyEdit(next, edit);
-    this.documentState.set(next);
-    this.conflict.set(null);
-    void this.flush();
+    this.session?.settle(keep);
   }
 
-  /** Shows an error where no field can show it. */
-  say(error: unknown): void {
-    this.messages.next({ text: error instanceof Error ? error.message : String(error), tone: 'error' });
+  sendNow(): void {
+    this.session?.sendNow();
   }
 
-  /** Sends what waits, one after another. */
-  async flush(): Promise<void> {
-    if (this.sending || !this.outbox || this.conflict()) return;
-    this.sending = true;
-    clearTimeout(this.retry);
-    const outbox = this.outbox;
-    let goOn = true;
-    try {
-      for (let edit = outbox.pending[0]; edit; edit = outbox.pending[0]) {
-        this.saveState.set({ at: 'saving' });
-        const row = await firstValueFrom(this.api.edit<{ id: string; version: number }>(edit.kind, edit.id, edit.version, edit.patch));
-        outbox.arrived(edit, row.version);
-        this.show(edit.kind, row);
-      }
-      if (this.saveState().at !== 'saved') this.saveState.set({ at: 'saved', time: new Date() });
-    } catch (error) {
-      goOn = this.refused(error, outbox);
-    } finally {
-      this.sending = false;
-    }
-    if (outbox.pending.length > 0 && goOn) void this.flush();
-    else if (this.stale && outbox.pending.length === 0) await this.reload(this.jobId()!);
+  giveUp(key: string): void {
+    this.session?.giveUp(key);
   }
 
-  private show(kind: EntityKind, row: { id: string }): void {
-    const document = this.documentState();
-    if (!document || !this.outbox) return;
-    let next = applyRow(document, kind, row);
-    for (const edit of this.outbox.pending) next = applyEdit(next, edit);
-    this.documentState.set(next);
+  /** The version of a row that an edit is begun on. */
+  versionOf(type: JobEntityType, id: string): number {
+    return this.session?.versionOf(type, id) ?? 1;
   }
 
-  /** @returns whether the changes behind the refused one can be sent */
-  private refused(error: unknown, outbox: Outbox): boolean {
-    const edit = outbox.pending[0];
-    if (!(error instanceof ApiError) || !edit) throw error;
-    if (error.away) {
-      this.saveState.set({ at: 'waiting', reason: error.message });
-      this.retry = setTimeout(() => void this.flush(), RETRY_MS);
-      return false;
-    }
-    if (error.code === 'conflict') {
-      this.conflict.set({ edit, theirs: error.current as Conflict['theirs'] });
-      return false;
-    }
-    outbox.drop(edit);
-    this.stale = true;
-    this.saveState.set({ at: 'saved', time: new Date() });
-    this.say(error);
-    return true;
+  private follow(id: string): Observable<Opened> {
+    return this.again.pipe(
+      startWith(undefined),
+      switchMap(() =>
+        defer(() => this.api.call(jobContracts.readJob, { params: { id } })).pipe(
+          switchMap((read) => {
+            const tools = { api: this.api, messages: this.messages, seat: this.seat, parts: () => this.shop.parts };
+            const session = new JobSession(id, { ...tools, storage: new OutboxStorage(id) }, read);
+            this.session = session;
+            return merge(of({ session, error: null }), session.work$, this.followJob(id, session));
+          }),
+          catchError((error: unknown) => {
+            if (!(error instanceof ApiError)) throw error;
+            return of({ session: null, error });
+          }),
+          startWith(NOTHING),
+          tap({ unsubscribe: () => (this.session = null) }),
+        ),
+      ),
+    );
   }
 
-  private async catchUp(): Promise<void> {
-    const jobId = this.jobId();
-    if (jobId && this.outbox?.pending.length === 0) await this.reload(jobId);
+  /** Both histories over one stream: each tab holds one connection. */
+  private followJob(id: string, session: JobSession): Observable<never> {
+    return this.shop.loaded$.pipe(
+      take(1),
+      switchMap(() => this.live.listen(() => ({ job: id, after: session.at, shop: this.shop.at }))),
+      tap((news) => {
+        if (news.scope === 'job') session.hear(news.change as JobChange);
+        else if (news.scope === 'shop') this.shop.receive(news.change, true);
+        else this.startAnew();
+      }),
+      ignoreElements(),
+    );
   }
 
-  private async heard(news: { label: string }): Promise<void> {
-    this.stale = true;
-    if (this.outbox && this.outbox.pending.length === 0) await this.reload(this.jobId()!);
-    this.messages.next({ text: `Changed elsewhere: ${news.label}`, tone: 'plain' });
+  private followShop(): Observable<never> {
+    return this.shop.loaded$.pipe(
+      take(1),
+      switchMap(() => this.live.listen(() => ({ shop: this.shop.at }))),
+      tap((news) => {
+        if (news.scope === 'shop') this.shop.receive(news.change, true);
+        else if (news.scope === 'stale') this.shop.reload();
+      }),
+      ignoreElements(),
+    );
   }
 
-  async reload(jobId: string): Promise<void> {
-    try {
-      let document = await firstValueFrom(this.api.job(jobId));
-      for (const edit of this.outbox?.pending ?? []) document = applyEdit(document, edit);
-      this.documentState.set(document);
-      this.loadError.set(null);
-      this.stale = false;
-    } catch (error) {
-      if (error instanceof ApiError && !this.documentState()) this.loadError.set(error);
-      else this.say(error);
-    }
+  private startAnew(): void {
+    this.shop.reload();
+    this.again.next();
   }
-}
-
-function versionOf(document: JobDocument, kind: EntityKind, id: string): number | undefined {
-  if (kind === 'job') return document.job.version;
-  const rows: { id: string; version: number }[] =
-    kind === 'component' ? document.components : kind === 'port' ? document.ports : document.lines;
-  return rows.find((row) => row.id === id)?.version;
 }

@@ -1,74 +1,82 @@
-import type { EntityKind } from './api';
+import type { Command } from '@gewinde/core';
 
-/** One change that is not on the server yet. `version` is what the editor saw. */
-export interface PendingEdit {
-  readonly kind: EntityKind;
-  readonly id: string;
-  readonly version: number;
-  readonly patch: Record<string, unknown>;
+/** One change on its way to the server: commands, or a step in the history. The key makes it the same change however often it is sent. */
+export type PendingChange =
+  | { readonly key: string; readonly commands: readonly Command[] }
+  | { readonly key: string; readonly step: 'undo' | 'redo' };
+
+/** Puts a change behind those that wait. An edit of a row that the last one edits as well, and that is not under way yet, is one with it. */
+export function addPending(pending: readonly PendingChange[], change: PendingChange, underWay: string | null): readonly PendingChange[] {
+  const last = pending[pending.length - 1];
+  if (last && last.key !== underWay && 'commands' in last && 'commands' in change) {
+    const merged = oneEdit(last.commands, change.commands);
+    if (merged) return [...pending.slice(0, -1), { key: last.key, commands: [merged] }];
+  }
+  return [...pending, change];
 }
 
-/**
- * The changes of a job on their way to the server, kept in the browser's storage so that a reload loses nothing.
- * Changes to one row that wait are one change.
- */
-export class Outbox {
-  private edits: PendingEdit[];
+function oneEdit(a: readonly Command[], b: readonly Command[]): Command | undefined {
+  const [first, ...more] = a;
+  const [second, ...others] = b;
+  if (!first || !second || more.length > 0 || others.length > 0) return undefined;
+  if (first.do !== second.do || !('set' in first) || !('set' in second)) return undefined;
+  const same = rowOf(first) === rowOf(second) && first.version === second.version;
+  return same ? ({ ...first, set: { ...first.set, ...second.set } } as Command) : undefined;
+}
 
+/** Commands that start from one version of a row now start from another: the row has been brought from the one to the other knowingly. */
+export function followed(pending: readonly PendingChange[], rowId: string, from: number, to: number): readonly PendingChange[] {
+  return pending.map((change) => rebased(change, rowId, to, from));
+}
+
+/** A change whose commands for a row start from another version, whichever they started from or only where it was `from`. */
+export function rebased(change: PendingChange, rowId: string, to: number, from?: number): PendingChange {
+  if (!('commands' in change)) return change;
+  const next = (command: Command): Command =>
+    'version' in command && rowOf(command) === rowId && (from === undefined || command.version === from) ? { ...command, version: to } : command;
+  return { ...change, commands: change.commands.map(next) };
+}
+
+/** A change without its commands for one row; null where nothing is left of it. */
+export function without(change: PendingChange, rowId: string): PendingChange | null {
+  if (!('commands' in change)) return null;
+  const commands = change.commands.filter((command) => !('version' in command) || rowOf(command) !== rowId);
+  return commands.length > 0 ? { ...change, commands } : null;
+}
+
+/** The row a command is about; the job itself has no other name here. */
+export const THE_JOB = 'job';
+export function rowOf(command: Command): string | undefined {
+  return command.do === 'edit-job' ? THE_JOB : 'id' in command ? command.id : undefined;
+}
+
+/** Changes kept in the browser's storage, so that a reload loses nothing: one list for each job and seat. */
+export class OutboxStorage {
   constructor(
     private readonly jobId: string,
     private readonly storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'> = localStorage,
-  ) {
-    this.edits = this.read();
-  }
+  ) {}
 
-  get pending(): readonly PendingEdit[] {
-    return this.edits;
-  }
-
-  /** Adds a change behind those that wait; the first one may be under way and is left alone. */
-  add(edit: PendingEdit, firstIsUnderWay: boolean): void {
-    // the newest change on the row: behind it nothing can overtake
-    const at = this.edits.findLastIndex((e, i) => e.id === edit.id && !(firstIsUnderWay && i === 0));
-    const waiting = this.edits[at];
-    if (waiting) this.edits = this.edits.map((e, i) => (i === at ? { ...waiting, patch: { ...waiting.patch, ...edit.patch } } : e));
-    else this.edits = [...this.edits, edit];
-    this.write();
-  }
-
-  /** The first change has arrived: those behind it on the same row now start from its version. */
-  arrived(sent: PendingEdit, newVersion: number): void {
-    this.edits = this.edits.slice(1).map((e) => (e.id === sent.id && e.version === sent.version ? { ...e, version: newVersion } : e));
-    this.write();
-  }
-
-  /** Takes the first change and all others on its row out. */
-  drop(edit: PendingEdit): void {
-    this.edits = this.edits.filter((e) => e.id !== edit.id);
-    this.write();
-  }
-
-  /** Starts the changes on a row from another version: mine over theirs. */
-  rebase(id: string, version: number): void {
-    this.edits = this.edits.map((e) => (e.id === id ? { ...e, version } : e));
-    this.write();
-  }
-
-  private get key(): string {
-    return `gewinde.outbox.${this.jobId}`;
-  }
-
-  private read(): PendingEdit[] {
+  read(seat: string): PendingChange[] {
     try {
-      const kept: unknown = JSON.parse(this.storage.getItem(this.key) ?? '[]');
-      return Array.isArray(kept) ? (kept as PendingEdit[]).filter((e) => typeof e?.id === 'string' && typeof e.version === 'number') : [];
+      const kept: unknown = JSON.parse(this.storage.getItem(this.key(seat)) ?? '[]');
+      return Array.isArray(kept) ? kept.filter(isPending) : [];
     } catch {
       return [];
     }
   }
 
-  private write(): void {
-    if (this.edits.length === 0) this.storage.removeItem(this.key);
-    else this.storage.setItem(this.key, JSON.stringify(this.edits));
+  write(seat: string, pending: readonly PendingChange[]): void {
+    if (pending.length === 0) this.storage.removeItem(this.key(seat));
+    else this.storage.setItem(this.key(seat), JSON.stringify(pending));
   }
+
+  private key(seat: string): string {
+    return `gewinde.outbox.${this.jobId}.${seat}`;
+  }
+}
+
+function isPending(value: unknown): value is PendingChange {
+  const { key, commands, step } = (value ?? {}) as { key?: unknown; commands?: unknown; step?: unknown };
+  return typeof key === 'string' && (step === 'undo' || step === 'redo' || (Array.isArray(commands) && commands.length > 0));
 }

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output } from '@angular/core';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
   connectorThread,
@@ -24,7 +25,7 @@ const VERDICT = { seals: 'Seals', leaks: 'Will leak', 'does-not-join': 'Does not
 @Component({
   selector: 'g-joint-inspector',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, RouterLink, SealGlyph],
+  imports: [DrawingView, ReactiveFormsModule, RouterLink, SealGlyph],
   templateUrl: './joint-inspector.html',
   styleUrl: './inspector.scss',
 })
@@ -35,6 +36,7 @@ export class JointInspector {
   private readonly preferences = inject(Preferences);
   private readonly store = inject(JobStore);
 
+  protected readonly made = new FormControl(false, { nonNullable: true });
   protected readonly verdict = computed(() => VERDICT[this.joint().mating.outcome]);
   protected readonly names = computed(() => jointNames(this.joint()).map((name) => name.charAt(0).toUpperCase() + name.slice(1)));
   protected readonly pair = computed(() =>
@@ -76,6 +78,10 @@ export class JointInspector {
           .map((c) => `${c.quantity} ${c.item}${c.quantity > 1 && !c.item.endsWith('sealant') ? 's' : ''} ${c.size ?? ''}`.trim())
           .join(', ');
   });
+
+  constructor() {
+    effect(() => this.made.setValue(this.joint().state === 'made', { emitEvent: false }));
+  }
 
   /** Ticks the joint; keys of joints that are no longer there go. */
   protected setMade(made: boolean): void {

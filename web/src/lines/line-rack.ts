@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { constructionById, formatDash, type AssembledLine } from '@gewinde/core';
+import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { ServiceGlyph } from '../shared/service-glyph';
 
 const SHORT: Record<string, string> = {
@@ -15,7 +16,7 @@ const SHORT: Record<string, string> = {
 @Component({
   selector: 'g-line-rack',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ServiceGlyph],
+  imports: [NgbTooltip, ServiceGlyph],
   templateUrl: './line-rack.html',
   styleUrl: './line-rack.scss',
 })

@@ -1,13 +1,27 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  type TemplateRef,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { drawingToSvg, runSheet, type AssembledLine } from '@gewinde/core';
-import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { NgbModal, NgbOffcanvas, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { Icon } from '../shared/icon';
 import { saveFile } from '../shared/save-file';
+import { WideScreen } from '../shared/wide-screen';
 import { KeyboardCommands } from '../shell/keyboard-commands';
 import { JointInspector } from './joint-inspector';
 import { LineForm } from './line-form';
@@ -20,7 +34,7 @@ import { WaysTable } from './ways-table';
 /** The heart: the rack of lines, the chosen one drawn as it would lie on the bench, its joints, its ways, its figures. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, Icon, JointInspector, LineForm, LineRack, SealRow, WaysTable],
+  imports: [DrawingView, Icon, JointInspector, LineForm, LineRack, NgbTooltip, NgTemplateOutlet, SealRow, WaysTable],
   templateUrl: './lines.html',
   styleUrl: './lines.scss',
 })
@@ -35,8 +49,9 @@ export class Lines {
   protected readonly view = inject(JobView);
   /** Number of the chosen joint; null shows the line itself. */
   protected readonly jointNumber = signal<number | null>(null);
-  /** On a tablet the inspector slides over the sheet. */
-  protected readonly inspectorOpen = signal(false);
+  protected readonly screen = inject(WideScreen);
+  private readonly offcanvas = inject(NgbOffcanvas);
+  private readonly drawer = viewChild.required<TemplateRef<unknown>>('drawer');
 
   protected readonly chosen = computed(
     (): AssembledLine | undefined => this.view.lines().find((l) => l.line.id === this.lineId()) ?? this.view.lines()[0],
@@ -59,6 +74,7 @@ export class Lines {
   });
 
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.offcanvas.dismiss());
     inject(KeyboardCommands)
       .toView.pipe(takeUntilDestroyed())
       .subscribe((command) => {
@@ -81,7 +97,13 @@ export class Lines {
 
   protected chooseJoint(number: number): void {
     this.jointNumber.update((n) => (n === number ? null : number));
-    this.inspectorOpen.set(true);
+    if (!this.screen.wide() && this.jointNumber() !== null) this.showInspector();
+  }
+
+  /** On a tablet the inspector slides over the sheet. */
+  protected showInspector(): void {
+    if (!this.offcanvas.hasOpenOffcanvas())
+      this.offcanvas.open(this.drawer(), { position: 'end', backdrop: false, scroll: true, animation: false });
   }
 
   protected solveAll(): void {

@@ -1,64 +1,53 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatConnector, services, type ServiceId } from '@gewinde/core';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import { CommandError, services, type ServiceId } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
-import { Api } from '../data/api';
+import { v4 as uuid } from 'uuid';
 import { JobStore } from '../data/job-store';
+import { type Choice, ChoiceField } from '../shared/choice-field';
+import { refuse } from '../shared/field-problem';
+import { portChoices } from '../shared/port-choices';
+import { PortPicker } from '../shared/port-picker';
+import { TextField } from '../shared/text-field';
+
+const port = () => new FormControl('', { nonNullable: true, validators: [(c) => Validators.required(c)] });
 
 /** What connects to what, for which service. Closes with the new line's id. */
-@Component({ changeDetection: ChangeDetectionStrategy.OnPush, templateUrl: './new-line-dialog.html' })
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, PortPicker, ReactiveFormsModule, TextField],
+  templateUrl: './new-line-dialog.html',
+})
 export class NewLineDialog {
   protected readonly modal = inject(NgbActiveModal);
-  private readonly api = inject(Api);
   private readonly store = inject(JobStore);
-  protected readonly services = services;
-  protected readonly service = signal<ServiceId>('turbo-feed');
-  protected readonly from = signal('');
-  protected readonly to = signal('');
-  protected readonly name = signal('');
+  protected readonly services: readonly Choice<ServiceId>[] = services.map(({ id, name }) => ({ value: id, name }));
+  protected readonly form = new FormGroup({
+    service: new FormControl<ServiceId>('turbo-feed', { nonNullable: true }),
+    from: port(),
+    to: port(),
+    name: new FormControl('', { nonNullable: true }),
+  });
   protected readonly error = signal<string | null>(null);
-
   protected readonly ports = computed(() => {
     const document = this.store.document();
-    if (!document) return [];
-    return [...document.components]
-      .sort((a, b) => a.position - b.position)
-      .map((c) => ({
-        name: c.name,
-        ports: document.ports
-          .filter((p) => p.componentId === c.id)
-          .sort((a, b) => a.position - b.position)
-          .map((p) => {
-            const user = document.lines.find((l) => l.endA.portId === p.id || l.endB.portId === p.id);
-            return {
-              id: p.id,
-              words: `${p.label} · ${formatConnector(p.connector)}${user ? ` (used by L${user.number})` : ''}`,
-              used: user !== undefined,
-            };
-          }),
-      }));
+    return document ? portChoices(document) : [];
   });
 
-  protected async save(): Promise<void> {
-    const problem =
-      !this.from() || !this.to() ? 'Choose both ports.' : this.from() === this.to() ? 'A line cannot run from a port to itself.' : null;
-    this.error.set(problem);
-    if (problem) return;
-    const name = this.name().trim();
+  protected save(): void {
+    this.form.markAllAsTouched();
+    this.error.set(null);
+    if (this.form.invalid) return;
+    const { service, from, to, name } = this.form.getRawValue();
+    const id = uuid();
     try {
-      const line = await this.store.act(() =>
-        firstValueFrom(
-          this.api.addLine(this.store.jobId()!, {
-            service: this.service(),
-            fromPortId: this.from(),
-            toPortId: this.to(),
-            ...(name ? { name } : {}),
-          }),
-        ),
-      );
-      this.modal.close(line.id);
+      this.store.change({ do: 'add-line', id, service, fromPortId: from, toPortId: to, ...(name.trim() ? { name: name.trim() } : {}) });
+      this.modal.close(id);
     } catch (error) {
-      this.error.set((error as Error).message);
+      const { message } = error as Error;
+      const field = error instanceof CommandError ? error.field : undefined;
+      const { from: endA, to: endB } = this.form.controls;
+      if (!refuse({ endA, endB }, field, message)) this.error.set(message);
     }
   }
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
 import { formatMakeUp, type AssembledLine, type JointState, type LineJoint } from '@gewinde/core';
+import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { Preferences } from '../data/preferences';
 import { SealGlyph } from '../shared/seal-glyph';
 
@@ -7,7 +8,7 @@ import { SealGlyph } from '../shared/seal-glyph';
 @Component({
   selector: 'g-seal-row',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SealGlyph],
+  imports: [NgbTooltip, SealGlyph],
   templateUrl: './seal-row.html',
   styleUrl: './seal-row.scss',
 })

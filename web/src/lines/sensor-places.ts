@@ -1,13 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { FormControl } from '@angular/forms';
 import { findFitting, formatConnector, type Port, type SensorPlace } from '@gewinde/core';
+import { of, startWith, switchMap } from 'rxjs';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
+import { type Choice, ChoiceField } from '../shared/choice-field';
 import { WaysService } from '../workers/ways-service';
 
 /** Where the sensor goes that a line pushes out of its port: on a tee here, or to a free port. */
 @Component({
   selector: 'g-sensor-places',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField],
   templateUrl: './sensor-places.html',
   styleUrl: './sensor-places.scss',
 })
@@ -18,7 +23,6 @@ export class SensorPlaces {
   private readonly ways = inject(WaysService);
   private readonly store = inject(JobStore);
   private readonly view = inject(JobView);
-  private readonly places = signal<readonly SensorPlace[] | null>(null);
 
   protected readonly sensor = computed(() => this.port().sensor!);
   protected readonly notation = computed(() => formatConnector(this.sensor().connector));
@@ -32,26 +36,31 @@ export class SensorPlaces {
     const move = this.sensor().movedTo;
     return move && this.describe(move.portId, move.fittings);
   });
-  protected readonly choices = computed(() =>
-    this.places()
-      ?.slice(0, 8)
-      .map((place) => ({ place, words: this.describe(place.port.id, place.chain.fittings), joints: place.chain.jointCount })),
+  private readonly places = toSignal(
+    toObservable(computed(() => ({ port: this.port(), document: this.view.document(), settled: this.kept() || !!this.port().sensor?.movedTo }))).pipe(
+      switchMap(({ port, document, settled }) =>
+        !document || settled
+          ? of<readonly SensorPlace[] | null>(null)
+          : this.ways.places(port.sensor!.connector, port, document).pipe(startWith<readonly SensorPlace[] | null>(null)),
+      ),
+    ),
+    { initialValue: null },
   );
+  protected readonly choices = computed(() => this.places()?.slice(0, 8));
+  protected readonly offered = computed((): Choice<SensorPlace | null>[] => [
+    { value: null, name: 'or move it to a free port', disabled: true },
+    ...(this.choices() ?? []).map((place) => ({
+      value: place,
+      name: `${this.describe(place.port.id, place.chain.fittings)} · ${place.chain.jointCount} ${place.chain.jointCount === 1 ? 'joint' : 'joints'}`,
+    })),
+  ]);
+  protected readonly place = new FormControl<SensorPlace | null>(null);
 
   constructor() {
-    effect((onCleanup) => {
-      const port = this.port();
-      const document = this.view.document();
-      this.places.set(null);
-      if (!document || port.sensor?.movedTo || this.kept()) return;
-      const asked = this.ways.places(port.sensor!.connector, port, document).subscribe((places) => this.places.set(places));
-      onCleanup(() => asked.unsubscribe());
+    this.place.valueChanges.pipe(takeUntilDestroyed()).subscribe((place) => {
+      if (place) this.set({ portId: place.port.id, fittings: place.chain.fittings.map((link) => ({ ...link })) });
+      this.place.reset(null, { emitEvent: false });
     });
-  }
-
-  protected move(choice: number): void {
-    const { port, chain } = this.choices()![choice]!.place;
-    this.set({ portId: port.id, fittings: chain.fittings.map((link) => ({ ...link })) });
   }
 
   protected set(movedTo: NonNullable<Port['sensor']>['movedTo']): void {

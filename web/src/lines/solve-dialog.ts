@@ -1,28 +1,35 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { branchesOf, findFitting, type SolvedEnd, type SolvedJob, type SolveProgress } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom, type Subscription } from 'rxjs';
-import { Api, type WayTaken } from '../data/api';
+import { catchError, endWith, map, type Observable, of, scan, startWith, Subject, switchMap, takeUntil } from 'rxjs';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
-import { ShopWeights } from '../data/shop-weights';
+import { Messages } from '../data/messages';
+import { ShopStore } from '../data/shop-store';
 import { WaysService } from '../workers/ways-service';
 
+interface Run {
+  readonly progress?: SolveProgress;
+  readonly solved?: SolvedJob;
+  readonly error?: string;
+}
+
 /** All ends of the job at once: progress, what was found, and taking it in one change that one undo takes back. */
-@Component({ changeDetection: ChangeDetectionStrategy.OnPush, templateUrl: './solve-dialog.html', styleUrl: './solve-dialog.scss' })
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ReactiveFormsModule],
+  templateUrl: './solve-dialog.html',
+  styleUrl: './solve-dialog.scss',
+})
 export class SolveDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly store = inject(JobStore);
   private readonly view = inject(JobView);
-  private readonly api = inject(Api);
-  private readonly weights = inject(ShopWeights);
+  private readonly messages = inject(Messages);
+  private readonly weights = inject(ShopStore).weights;
   private readonly ways = inject(WaysService);
-  private running: Subscription | undefined;
-
-  protected readonly decidedToo = signal(false);
-  protected readonly progress = signal<SolveProgress | null>(null);
-  protected readonly solved = signal<SolvedJob | null>(null);
-  protected readonly error = signal<string | null>(null);
   /** Ends that are not to be taken, by key. */
   private readonly left = signal<ReadonlySet<string>>(new Set());
   protected readonly openEnds = computed(
@@ -33,6 +40,33 @@ export class SolveDialog {
         .flatMap((l) => [l.line.endA, l.line.endB])
         .filter((e) => e.fittings === null).length,
   );
+  protected readonly decidedToo = new FormControl(false, { nonNullable: true });
+  private readonly stopped = new Subject<void>();
+  /** The job is solved as it stands when the dialog opens or the box is ticked. */
+  private readonly run = toSignal(
+    this.decidedToo.valueChanges.pipe(
+      startWith(this.decidedToo.value),
+      switchMap((decidedToo): Observable<Run> => {
+        const document = this.view.document();
+        this.left.set(new Set());
+        if (!document) return of({});
+        return this.ways.job(document, { weights: this.weights(), decidedToo }).pipe(
+          map((reply): Run => (reply.kind === 'progress' ? { progress: reply.progress } : { solved: reply.solved })),
+          startWith<Run>({ progress: { done: 0, of: Math.max(1, this.openEnds()), words: '' } }),
+          catchError((error: Error) => of<Run>({ error: error.message })),
+          takeUntil(this.stopped),
+          // stopped before it was solved: no progress to show any more
+          endWith<Run | undefined>(undefined),
+          scan((last: Run, run) => run ?? (last.progress ? {} : last), {}),
+        );
+      }),
+    ),
+    { initialValue: {} as Run },
+  );
+  private readonly refused = signal<string | null>(null);
+  protected readonly progress = computed(() => this.run().progress ?? null);
+  protected readonly solved = computed(() => this.run().solved ?? null);
+  protected readonly error = computed(() => this.refused() ?? this.run().error ?? null);
   protected readonly rows = computed(() =>
     (this.solved()?.ends ?? []).map((end) => ({
       end,
@@ -47,42 +81,8 @@ export class SolveDialog {
   );
   protected readonly taking = computed(() => this.rows().filter((r) => r.take).length);
 
-  constructor() {
-    inject(DestroyRef).onDestroy(() => this.running?.unsubscribe());
-    this.start();
-  }
-
-  protected start(): void {
-    const document = this.view.document();
-    this.running?.unsubscribe();
-    this.solved.set(null);
-    this.error.set(null);
-    this.left.set(new Set());
-    if (!document) return;
-    this.progress.set({ done: 0, of: Math.max(1, this.openEnds()), words: '' });
-    this.running = this.ways.job(document, { weights: this.weights.weights(), decidedToo: this.decidedToo() }).subscribe({
-      next: (reply) => {
-        if (reply.kind === 'progress') this.progress.set(reply.progress);
-        else {
-          this.solved.set(reply.solved);
-          this.progress.set(null);
-        }
-      },
-      error: (error: Error) => {
-        this.error.set(error.message);
-        this.progress.set(null);
-      },
-    });
-  }
-
   protected cancel(): void {
-    this.running?.unsubscribe();
-    this.progress.set(null);
-  }
-
-  protected setDecidedToo(too: boolean): void {
-    this.decidedToo.set(too);
-    this.start();
+    this.stopped.next();
   }
 
   protected toggle(key: string): void {
@@ -93,25 +93,22 @@ export class SolveDialog {
     });
   }
 
-  protected async take(): Promise<void> {
+  protected take(): void {
     const taken = this.rows().filter((r) => r.take);
-    // asked for when what waited has been sent, so that the versions are those of the server
-    const ways = (): WayTaken[] =>
-      taken.map(({ end }) => ({
-        lineId: end.lineId,
-        version: this.view.document()!.lines.find((l) => l.id === end.lineId)!.version,
-        side: end.side,
-        fittings: end.way!.fittings,
-        branches: branchesOf(end.way!, end.portId),
-      }));
+    const drafts = taken.map(({ end }) => ({
+      do: 'take-way' as const,
+      id: end.lineId,
+      side: end.side,
+      fittings: end.way!.fittings.map((link) => ({ ...link })),
+      branches: branchesOf(end.way!, end.portId),
+    }));
+    this.refused.set(null);
     try {
-      await this.store.act(
-        () => firstValueFrom(this.api.takeWays(this.view.document()!.job.id, ways())),
-        () => ({ text: `${taken.length} ${taken.length === 1 ? 'way' : 'ways'} taken`, tone: 'plain', undo: true }),
-      );
+      this.store.change(...drafts);
+      this.messages.tell(`${taken.length} ${taken.length === 1 ? 'way' : 'ways'} taken`, { undo: true });
       this.modal.close();
     } catch (error) {
-      this.error.set((error as Error).message);
+      this.refused.set((error as Error).message);
     }
   }
 }

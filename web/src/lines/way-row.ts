@@ -10,6 +10,7 @@ import {
   type Way,
   type Wishes,
 } from '@gewinde/core';
+import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
@@ -35,7 +36,7 @@ export interface WayView {
 @Component({
   selector: 'tbody[g-way-row]',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, Icon],
+  imports: [DrawingView, Icon, NgbTooltip],
   templateUrl: './way-row.html',
   styleUrl: './way-row.scss',
 })

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   branchesOf,
   differenceBetween,
@@ -13,13 +14,12 @@ import {
   type WaysAnswer,
   type Wishes,
 } from '@gewinde/core';
-import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
-import { Api } from '../data/api';
+import { NgbModal, NgbNav, NgbNavItem, NgbNavLinkBase, NgbNavLinkButton } from '@ng-bootstrap/ng-bootstrap';
+import { catchError, map, of, scan, startWith, switchMap } from 'rxjs';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
-import { ShopWeights } from '../data/shop-weights';
+import { ShopStore } from '../data/shop-store';
 import { WaysService } from '../workers/ways-service';
 import type { WaysQuestion } from '../workers/ways-protocol';
 import { MissingParts } from './missing-parts';
@@ -28,6 +28,15 @@ import { WayRow, type WayView } from './way-row';
 import { WeightsDialog } from './weights-dialog';
 import { WishesPanel } from './wishes-panel';
 
+interface Asked {
+  /** Line and end it was asked for. */
+  readonly place: string;
+  readonly answer: WaysAnswer | null;
+  readonly solving: boolean;
+  readonly failed: string | null;
+}
+const NOT_ASKED: Asked = { place: '', answer: null, solving: false, failed: null };
+
 /**
  * The ways from a port to its hose end: those that seal at every joint, fewest joints first, drawn small with what decides. The way
  * that is taken and those that are pinned stay in sight, whatever is wished for and solved anew.
@@ -35,7 +44,7 @@ import { WishesPanel } from './wishes-panel';
 @Component({
   selector: 'g-ways-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MissingParts, SensorPlaces, WayRow, WishesPanel],
+  imports: [MissingParts, NgbNav, NgbNavItem, NgbNavLinkBase, NgbNavLinkButton, SensorPlaces, WayRow, WishesPanel],
   templateUrl: './ways-table.html',
   styleUrl: './ways-table.scss',
 })
@@ -44,9 +53,8 @@ export class WaysTable {
   protected readonly sides = ['A', 'B'] as const;
   private readonly waysService = inject(WaysService);
   private readonly store = inject(JobStore);
-  private readonly api = inject(Api);
   private readonly modal = inject(NgbModal);
-  private readonly weights = inject(ShopWeights);
+  private readonly weights = inject(ShopStore).weights;
   protected readonly view = inject(JobView);
   protected readonly preferences = inject(Preferences);
 
@@ -61,9 +69,6 @@ export class WaysTable {
   protected readonly wishes = computed((): Wishes => this.kept().wishes ?? {});
   protected readonly wishCount = computed(() => Object.values(this.wishes()).filter((w) => !(Array.isArray(w) && w.length === 0)).length);
   protected readonly wishesOpen = signal(false);
-  protected readonly answer = signal<WaysAnswer | null>(null);
-  protected readonly solving = signal(false);
-  protected readonly failed = signal<string | null>(null);
   /** The way all others are compared with, and the one whose parts are listed, by their keys. */
   protected readonly held = signal<string | null>(null);
   protected readonly unfolded = signal<string | null>(null);
@@ -87,7 +92,7 @@ export class WaysTable {
     (): { key: string; question: WaysQuestion } | null => {
       const { port, hoseEnd } = this.end();
       if (!hoseEnd || !this.view.catalogue()) return null;
-      const weights = this.weights.weights();
+      const weights = this.weights();
       const used = this.usedElsewhere();
       const wishes = this.wishes();
       const options = {
@@ -101,6 +106,27 @@ export class WaysTable {
     },
     { equal: (a, b) => a?.key === b?.key },
   );
+
+  /** What is known of the ways just now: the last answer stays in sight while a new one is worked out at the same end. */
+  private readonly asked = toSignal(
+    toObservable(computed(() => ({ place: `${this.lineId()} ${this.side()}`, question: this.question() }))).pipe(
+      switchMap(({ place, question }) =>
+        (question
+          ? this.waysService.ways(question.question).pipe(
+              map((answer): Partial<Asked> => ({ answer, solving: false })),
+              catchError((error: Error) => of<Partial<Asked>>({ failed: error.message, solving: false })),
+              startWith<Partial<Asked>>({ failed: null, solving: true }),
+            )
+          : of<Partial<Asked>>({ answer: null, failed: null, solving: false })
+        ).pipe(map((news) => ({ place, ...news }))),
+      ),
+      scan((last: Asked, news): Asked => ({ ...(last.place === news.place ? last : NOT_ASKED), ...news }), NOT_ASKED),
+    ),
+    { initialValue: NOT_ASKED },
+  );
+  protected readonly answer = computed(() => this.asked().answer);
+  protected readonly solving = computed(() => this.asked().solving);
+  protected readonly failed = computed(() => this.asked().failed);
 
   protected readonly rows = computed((): WayView[] => {
     const catalogue = this.view.catalogue();
@@ -142,28 +168,7 @@ export class WaysTable {
       untracked(() => {
         this.held.set(null);
         this.unfolded.set(null);
-        this.answer.set(null);
       });
-    });
-    effect((onCleanup) => {
-      const asked = this.question();
-      this.failed.set(null);
-      if (!asked) {
-        this.answer.set(null);
-        return;
-      }
-      this.solving.set(true);
-      const waiting = this.waysService.ways(asked.question).subscribe({
-        next: (answer) => {
-          this.answer.set(answer);
-          this.solving.set(false);
-        },
-        error: (error: Error) => {
-          this.failed.set(error.message);
-          this.solving.set(false);
-        },
-      });
-      onCleanup(() => waiting.unsubscribe());
     });
   }
 
@@ -171,13 +176,13 @@ export class WaysTable {
     const { ends } = this.line();
     const side = this.side();
     const branches = branchesOf(way, this.end().port.id);
-    const change = {
-      fittings: way.fittings.map((link) => ({ ...link })),
-      ...(branches.length > 0 || this.kept().branches ? { branches } : {}),
-    };
-    // a branch for another line gets its port from the server, so its answer is waited for
-    if (branches.some((b) => b.to === 'line')) void this.takeWithPort(change);
-    else this.editEnd(change, true);
+    const fittings = way.fittings.map((link) => ({ ...link }));
+    const branching = branches.some((b) => b.to === 'line');
+    const taken = this.store.attempt(
+      () => this.store.change({ do: 'take-way', id: this.lineId(), side, fittings, branches }),
+      branching ? 'The branch is a port of the survey now: draw the other line from it.' : undefined,
+    );
+    if (!taken) return;
     // on to the other end, if that is still open
     if (!ends[side === 'A' ? 1 : 0].chain) this.side.set(side === 'A' ? 'B' : 'A');
   }
@@ -222,27 +227,10 @@ export class WaysTable {
     return formatQuantity(mm, 'length', this.preferences.system(), { decimals: 0, bare: true });
   }
 
-  private editEnd(change: Partial<AssembledLine['line']['endA']>, uncheck = false): void {
+  private editEnd(change: Partial<AssembledLine['line']['endA']>): void {
     const { line } = this.line();
     const field = this.side() === 'A' ? 'endA' : 'endB';
-    this.store.edit('line', line.id, { [field]: { ...line[field], ...change }, ...(uncheck ? { checked: false } : {}) });
-  }
-
-  private async takeWithPort(change: Partial<AssembledLine['line']['endA']>): Promise<void> {
-    const { id } = this.line().line;
-    const field = this.side() === 'A' ? 'endA' : 'endB';
-    try {
-      await this.store.act(
-        () => {
-          // what waited has been sent by now, and the line is of another version
-          const line = this.view.document()!.lines.find((l) => l.id === id)!;
-          return firstValueFrom(this.api.edit('line', id, line.version, { [field]: { ...line[field], ...change }, checked: false }));
-        },
-        () => ({ text: 'The branch is a port of the survey now: draw the other line from it.', tone: 'plain', undo: true }),
-      );
-    } catch (error) {
-      this.store.say(error);
-    }
+    this.store.edit('line', line.id, { [field]: { ...line[field], ...change } });
   }
 }
 

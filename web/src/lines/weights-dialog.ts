@@ -1,17 +1,32 @@
-import { ChangeDetectionStrategy, Component, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { type AbstractControl, FormControl, FormRecord, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
 import { usualWeights, type ChainWeights } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { ShopWeights } from '../data/shop-weights';
+import { firstValueFrom } from 'rxjs';
+import { ShopStore } from '../data/shop-store';
+import { ChoiceField, plainChoices } from '../shared/choice-field';
+import { TextField } from '../shared/text-field';
 
 type MoneyWeight = Exclude<keyof ChainWeights, 'price' | 'elbows'>;
 
+const amount = (control: AbstractControl<string>): ValidationErrors | null => {
+  const text = control.value.trim();
+  const value = Number(text.replace(',', '.'));
+  return text !== '' && Number.isFinite(value) && value >= 0 && value <= 1000 ? null : { said: `"${control.value}" is not an amount from 0 to 1000.` };
+};
+
 /** What the shop counts after the joints, figure by figure, each with what it changes. */
-@Component({ changeDetection: ChangeDetectionStrategy.OnPush, templateUrl: './weights-dialog.html', styleUrl: './weights-dialog.scss' })
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, ReactiveFormsModule, TextField],
+  templateUrl: './weights-dialog.html',
+  styleUrl: './weights-dialog.scss',
+})
 export class WeightsDialog {
   protected readonly modal = inject(NgbActiveModal);
-  private readonly store = inject(ShopWeights);
-  protected readonly weights = linkedSignal(() => this.store.weights());
+  private readonly store = inject(ShopStore);
   protected readonly error = signal<string | null>(null);
+  protected readonly elbows = plainChoices(['unwanted', 'either', 'wanted'] as const, (e) => `elbows are ${e === 'either' ? 'all the same' : e}`);
   protected readonly figures: readonly { id: MoneyWeight; words: string; per: string; why: string }[] = [
     { id: 'toOrderMinor', words: 'Not on the shelf', per: 'a part', why: 'Higher: ways from the shelf come first.' },
     { id: 'leadDayMinor', words: 'Waiting', per: 'a day', why: 'For the slowest part of a way, in steps of 3, 7, 14 and 30 days.' },
@@ -40,33 +55,35 @@ export class WeightsDialog {
     { id: 'elbowMinor', words: 'Elbows', per: 'an elbow', why: 'By the choice beside: for each one, or once where none is there.' },
   ];
 
-  protected money(id: MoneyWeight): string {
-    return (this.weights()[id] / 100).toFixed(2);
-  }
+  protected readonly form = new FormRecord<FormControl<string>>(
+    Object.fromEntries(this.figures.map(({ id }) => [id, new FormControl('', { nonNullable: true, validators: [amount] })])),
+  );
+  protected readonly elbow = new FormControl<ChainWeights['elbows']>('unwanted', { nonNullable: true });
 
-  protected set(id: MoneyWeight, text: string): void {
-    const value = Number(text.trim().replace(',', '.'));
-    const good = text.trim() !== '' && Number.isFinite(value) && value >= 0 && value <= 1000;
-    this.error.set(good ? null : `"${text}" is not an amount from 0 to 1000.`);
-    if (good) this.weights.update((w) => ({ ...w, [id]: Math.round(value * 100) }));
-  }
-
-  protected setElbows(elbows: string): void {
-    this.weights.update((w) => ({ ...w, elbows: elbows as ChainWeights['elbows'] }));
+  constructor() {
+    this.fill(this.store.weights());
   }
 
   protected usual(): void {
-    this.weights.set(usualWeights);
-    this.error.set(null);
+    this.fill(usualWeights);
   }
 
   protected async save(): Promise<void> {
-    if (this.error()) return;
+    this.form.markAllAsTouched();
+    if (this.form.invalid) return;
+    const amounts = Object.entries(this.form.getRawValue()).map(([id, text]) => [id, Math.round(Number(text.trim().replace(',', '.')) * 100)]);
+    const weights = { ...this.store.weights(), ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value };
     try {
-      await this.store.set(this.weights());
+      await firstValueFrom(this.store.setWeights(weights));
       this.modal.close();
     } catch (error) {
       this.error.set((error as Error).message);
     }
+  }
+
+  private fill(weights: ChainWeights): void {
+    this.form.setValue(Object.fromEntries(this.figures.map(({ id }) => [id, (weights[id] / 100).toFixed(2)])));
+    this.elbow.setValue(weights.elbows);
+    this.error.set(null);
   }
 }

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, model, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, output, viewChild } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { type AbstractControl, type FormControl, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
 import {
   ConnectorSyntaxError,
   describeConnector,
@@ -9,6 +11,7 @@ import {
   type Connector,
   type UnitSystem,
 } from '@gewinde/core';
+import { switchMap } from 'rxjs';
 import { DrawingView } from './drawing';
 
 let inputs = 0;
@@ -20,21 +23,30 @@ let inputs = 0;
 @Component({
   selector: 'g-notation-input',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView],
+  imports: [DrawingView, ReactiveFormsModule],
   templateUrl: './notation-input.html',
   styleUrl: './notation-input.scss',
 })
 export class NotationInput {
-  readonly text = model('');
+  /** Kept by whoever asks: a form's control or a plain one. */
+  readonly control = input.required<FormControl<string>>();
   readonly label = input('Port in one line');
   readonly system = input<UnitSystem>('metric');
-  /** An error of the server for this field. */
-  readonly refused = input<string | null>(null);
   readonly accept = output<Connector>();
 
   protected readonly id = `notation${++inputs}`;
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
 
+  private readonly events = toSignal(toObservable(this.control).pipe(switchMap((c) => c.events)), { initialValue: null });
+  protected readonly text = computed(() => {
+    this.events();
+    return this.control().value;
+  });
+  /** Why it was refused by somebody who knows more than the notation tells. */
+  protected readonly refused = computed(() => {
+    this.events();
+    return (this.control().getError('refused') as string | null) ?? null;
+  });
   protected readonly reading = computed(() => read(this.text()));
   readonly connector = computed(() => this.reading().connector);
   protected readonly error = computed(() => this.reading().error);
@@ -87,10 +99,6 @@ export class NotationInput {
     this.field().nativeElement.focus();
   }
 
-  protected typed(event: Event): void {
-    this.text.set((event.target as HTMLInputElement).value);
-  }
-
   protected entered(event: Event): void {
     const connector = this.connector();
     if (!connector) return;
@@ -101,9 +109,15 @@ export class NotationInput {
   protected takeSuggestion(): void {
     const suggestion = this.error()?.suggestion;
     if (suggestion === undefined) return;
-    this.text.set(suggestion);
+    this.control().setValue(suggestion);
+    this.control().markAsDirty();
     this.focus();
   }
+}
+
+/** A port's notation must read; what is wrong is shown by the field itself. */
+export function readable(control: AbstractControl<string>): ValidationErrors | null {
+  return read(control.value).connector ? null : { notation: true };
 }
 
 function read(text: string): { connector: Connector | null; error: ConnectorSyntaxError | null } {

@@ -1,63 +1,79 @@
-import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal, untracked } from '@angular/core';
-import {
-  formatBoth,
-  formatQuantity,
-  parseQuantity,
-  QuantitySyntaxError,
-  type FormatOptions,
-  type QuantityKind,
-  type UnitSystem,
-} from '@gewinde/core';
+import { ChangeDetectionStrategy, Component, computed, effect, forwardRef, input, signal, untracked } from '@angular/core';
+import { type ControlValueAccessor, NG_VALIDATORS, NG_VALUE_ACCESSOR, type ValidationErrors, type Validator } from '@angular/forms';
+import { formatBoth, formatQuantity, parseQuantity, QuantitySyntaxError, type FormatOptions, type QuantityKind, type UnitSystem } from '@gewinde/core';
 
 let inputs = 0;
 
 /**
- * A figure with its unit: takes `5/16`, `0.3125 in`, `7,94` or `7.94 mm`, shows house units, tells the other system on hover.
- * What cannot be read stays as typed, with a word about it; only what can be read is emitted.
+ * A figure with its unit, as a form control of a number in the base unit: takes `5/16`, `0.3125 in`, `7,94` or `7.94 mm`, shows house
+ * units, and the other system under the field while one is in it. What cannot be read stays as typed, with a word about it.
  */
 @Component({
   selector: 'g-quantity-input',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  providers: [
+    { provide: NG_VALUE_ACCESSOR, useExisting: forwardRef(() => QuantityInput), multi: true },
+    { provide: NG_VALIDATORS, useExisting: forwardRef(() => QuantityInput), multi: true },
+  ],
   template: `
-    <label class="g-field">
-      <span>{{ label() }}</span>
-      <input
-        class="g-input g-figure"
-        type="text"
-        inputmode="text"
-        autocomplete="off"
-        [id]="id"
-        [value]="text()"
-        [attr.placeholder]="placeholder()"
-        [attr.title]="other()"
-        [attr.aria-invalid]="problem() !== null"
-        [attr.aria-describedby]="id + '-problem'"
-        (input)="typed($event)"
-        (blur)="leave()"
-        (keydown.enter)="leave()"
-        (keydown.escape)="restore()"
-      />
-    </label>
-    <p class="g-error" [id]="id + '-problem'" role="alert">{{ problem() ?? '' }}</p>
+    <label class="g-field" [attr.for]="id"
+      ><span>{{ label() }}</span></label
+    >
+    <input
+      class="g-input g-figure"
+      type="text"
+      inputmode="text"
+      autocomplete="off"
+      [id]="id"
+      [value]="text()"
+      [disabled]="disabled()"
+      [attr.placeholder]="placeholder()"
+      [attr.aria-invalid]="problem() !== null"
+      [attr.aria-describedby]="problem() ? id + '-problem' : other() ? id + '-other' : null"
+      (input)="typed($event)"
+      (focus)="inside.set(true)"
+      (blur)="inside.set(false); leave()"
+      (keydown.enter)="leave()"
+      (keydown.escape)="restore()"
+    />
+    @if (problem(); as p) {
+      <p class="g-error" role="alert" [id]="id + '-problem'">{{ p }}</p>
+    }
+    @if (other(); as o) {
+      <span class="other" [class.shown]="inside() && !problem()" [id]="id + '-other'">{{ o }}</span>
+    }
   `,
   styles: `
     :host {
       display: block;
+      position: relative;
     }
     .g-input {
       padding-inline: var(--figure-inset, 9px);
       font-size: var(--figure-size, 17px);
     }
-    .g-error:empty {
-      display: none;
+    .other {
+      position: absolute;
+      top: 100%;
+      left: 0;
+      z-index: 3;
+      visibility: hidden;
+      padding: 1px 6px;
+      background: var(--bar);
+      color: var(--bar-ink);
+      font-size: 13px;
+      white-space: nowrap;
+    }
+    .shown,
+    :host:hover .other {
+      visibility: visible;
     }
   `,
 })
-export class QuantityInput {
+export class QuantityInput implements ControlValueAccessor, Validator {
   readonly label = input.required<string>();
   readonly kind = input<QuantityKind>('length');
   readonly system = input<UnitSystem>('metric');
-  readonly value = input<number | null>(null);
   readonly placeholder = input<string | null>(null);
   /** Bounds in the base unit of the kind; the lower one itself is allowed. */
   readonly least = input(0);
@@ -66,51 +82,107 @@ export class QuantityInput {
   readonly format = input<FormatOptions>({});
   /** Whether the field may be emptied (gives null). */
   readonly optional = input(false);
-  readonly changed = output<number | null>();
 
   protected readonly id = `quantity${++inputs}`;
+  protected readonly value = signal<number | null>(null);
   protected readonly text = signal('');
   protected readonly problem = signal<string | null>(null);
-  protected readonly other = computed(() =>
-    this.value() === null ? null : formatBoth(this.value()!, this.kind(), this.system(), this.format()),
-  );
+  protected readonly disabled = signal(false);
+  protected readonly inside = signal(false);
+  protected readonly other = computed(() => {
+    const value = this.value();
+    return value === null ? null : formatBoth(value, this.kind(), this.system(), this.format());
+  });
+  private changed: (value: number | null) => void = () => undefined;
+  private touched: () => void = () => undefined;
+  private revalidate: () => void = () => undefined;
+  /** Typed and not left yet: not to be written over. */
+  private underWay = false;
 
   constructor() {
     effect(() => {
-      this.value();
       this.system();
-      untracked(() => this.restore());
+      untracked(() => this.underWay || this.restore());
     });
+  }
+
+  writeValue(value: number | null): void {
+    this.value.set(value);
+    this.restore();
+  }
+
+  registerOnChange(changed: (value: number | null) => void): void {
+    this.changed = changed;
+  }
+
+  registerOnTouched(touched: () => void): void {
+    this.touched = touched;
+  }
+
+  registerOnValidatorChange(revalidate: () => void): void {
+    this.revalidate = revalidate;
+  }
+
+  setDisabledState(disabled: boolean): void {
+    this.disabled.set(disabled);
+  }
+
+  validate(): ValidationErrors | null {
+    const problem = this.problem();
+    return problem === null ? null : { quantity: problem };
   }
 
   protected typed(event: Event): void {
     this.text.set((event.target as HTMLInputElement).value);
-    this.problem.set(null);
+    this.say(null);
+    if (!this.underWay) {
+      this.underWay = true;
+      // the form knows that the hand is in the field: what others do to it does not take the text away
+      this.changed(this.value());
+    }
   }
 
   protected restore(): void {
-    const value = this.value();
-    this.text.set(value === null ? '' : formatQuantity(value, this.kind(), this.system(), this.format()));
-    this.problem.set(null);
+    this.underWay = false;
+    this.text.set(this.shown());
+    this.say(null);
   }
 
   protected leave(): void {
     const typed = this.text();
-    const shown = this.value() === null ? '' : formatQuantity(this.value()!, this.kind(), this.system(), this.format());
-    if (typed === shown) return;
-    if (typed.trim() === '' && this.optional()) {
-      this.changed.emit(null);
+    this.touched();
+    if (typed === this.shown()) {
+      this.underWay = false;
       return;
     }
+    if (typed.trim() === '' && this.optional()) return this.take(null);
     try {
       const { value } = parseQuantity(typed, this.kind(), { system: this.system() });
       const problem = this.outOfBounds(value);
-      this.problem.set(problem);
-      if (!problem) this.changed.emit(value);
+      this.say(problem);
+      if (!problem) this.take(value);
     } catch (error) {
       if (!(error instanceof QuantitySyntaxError)) throw error;
-      this.problem.set(`${error.message} ${error.hint}`);
+      this.say(`${error.message} ${error.hint}`);
     }
+  }
+
+  private take(value: number | null): void {
+    this.underWay = false;
+    this.value.set(value);
+    this.changed(value);
+    this.text.set(this.shown());
+  }
+
+  private say(problem: string | null): void {
+    if (problem === this.problem()) return;
+    this.problem.set(problem);
+    this.revalidate();
+  }
+
+  private shown(): string {
+    const value = this.value();
+    return value === null ? '' : formatQuantity(value, this.kind(), this.system(), this.format());
   }
 
   private outOfBounds(value: number): string | null {

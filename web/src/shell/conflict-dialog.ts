@@ -1,26 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatConnector, parseConnector, type Connector } from '@gewinde/core';
+import { formatConnector, jobEntities, parseConnector, type Connector } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import type { Conflict } from '../data/job-store';
 
-const FIELD_WORDS: Record<string, string> = {
-  name: 'Name',
-  label: 'Label',
-  note: 'Note',
-  kind: 'Kind',
-  connector: 'Thread',
-  service: 'Service',
-  construction: 'Hose',
-  dash: 'Size',
-  endA: 'End A',
-  endB: 'End B',
-  tapedLengthMm: 'Taped length',
-  slackPercent: 'Slack',
-  checked: 'Checked',
-  number: 'Number',
-  description: 'Description',
-  archived: 'Archived',
-  position: 'Place',
+/** Fields as they are called, of whatever row it is; what a command says in other words is under those. */
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  ...Object.assign({}, ...Object.values(jobEntities).map((entity) => entity.fields)),
+  notation: 'thread',
 };
 
 /** Both versions side by side; nothing is overwritten until one is chosen. */
@@ -60,15 +46,19 @@ export class ConflictDialog {
   protected readonly rows = computed(() => {
     const conflict = this.conflict();
     if (!conflict) return [];
-    return Object.entries(readable(conflict.edit.patch)).map(([field, mine]) => ({
-      field: FIELD_WORDS[field] ?? field,
+    return Object.entries(readable(conflict.mine)).map(([field, mine]) => ({
+      field: capital(FIELD_WORDS[field] ?? field),
       mine: words(mine),
       theirs: words(conflict.theirs[field]),
     }));
   });
 }
 
-function readable({ notation, ...patch }: Record<string, unknown>): Record<string, unknown> {
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function readable({ notation, ...patch }: Readonly<Record<string, unknown>>): Record<string, unknown> {
   return typeof notation === 'string' ? { ...patch, connector: parseConnector(notation) } : patch;
 }
 
@@ -76,9 +66,9 @@ function words(value: unknown): string {
   if (value === null || value === undefined || value === '') return '—';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'object' && 'family' in value) return formatConnector(value as Connector);
-  if (typeof value === 'object' && 'angleDeg' in value) {
-    const end = value as { angleDeg: number; fittings: { id: string }[] | null };
-    return `${end.angleDeg}°, ${end.fittings === null ? 'no way chosen' : end.fittings.map((f) => f.id).join(', ') || 'straight on the port'}`;
+  if (typeof value === 'object' && 'fittings' in value) {
+    const end = value as { angleDeg?: number; fittings: { id: string }[] | null };
+    return `${end.angleDeg === undefined ? '' : `${end.angleDeg}°, `}${end.fittings === null ? 'no way chosen' : end.fittings.map((f) => f.id).join(', ') || 'straight on the port'}`;
   }
   if (typeof value === 'string' || typeof value === 'number') return String(value);
   return JSON.stringify(value);

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router } from '@angular/router';
 import { connectorName, formatConnector } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { CatalogueStore } from '../data/catalogue-store';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
+import { ShopStore } from '../data/shop-store';
 import { KeyboardCommands } from './keyboard-commands';
 import { steps } from './steps';
 
@@ -23,7 +23,7 @@ export class FindDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly router = inject(Router);
   private readonly store = inject(JobStore);
-  private readonly catalogue = inject(CatalogueStore);
+  private readonly shop = inject(ShopStore);
   private readonly preferences = inject(Preferences);
   private readonly keyboard = inject(KeyboardCommands);
 
@@ -97,7 +97,7 @@ export class FindDialog {
       ...commands,
       { kind: 'command', name: 'Undo', detail: 'Ctrl Z', open: () => this.store.step('undo') },
       { kind: 'command', name: 'Do again', detail: 'Ctrl Shift Z', open: () => this.store.step('redo') },
-      ...(this.catalogue.catalogue()?.fittings ?? []).map((f): Finding => ({
+      ...(this.shop.catalogue()?.fittings ?? []).map((f): Finding => ({
         kind: 'part',
         name: f.name,
         detail: [f.code, f.boreMm === undefined ? '' : `bore ${f.boreMm} mm`].filter(Boolean).join(' · '),

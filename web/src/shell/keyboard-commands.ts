@@ -50,13 +50,13 @@ export class KeyboardCommands {
       keys: 'Ctrl Z',
       words: 'Undo',
       matches: (e) => (e.ctrlKey || e.metaKey) && !e.shiftKey && e.key.toLowerCase() === 'z',
-      run: () => void this.store.step('undo'),
+      run: () => this.store.step('undo'),
     },
     {
       keys: 'Ctrl Shift Z',
       words: 'Do again',
       matches: (e) => (e.ctrlKey || e.metaKey) && e.shiftKey && e.key.toLowerCase() === 'z',
-      run: () => void this.store.step('redo'),
+      run: () => this.store.step('redo'),
     },
     { keys: '?', words: 'Show the keys', matches: plain('?'), run: () => void this.showKeys() },
   ];

@@ -1,25 +1,42 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { JobStore, type Message } from '../data/job-store';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationStart, Router } from '@angular/router';
+import { NgbToast } from '@ng-bootstrap/ng-bootstrap';
+import { filter, map, merge, scan, Subject } from 'rxjs';
+import { JobStore } from '../data/job-store';
+import { Messages as Said, type Message } from '../data/messages';
 import { Icon } from '../shared/icon';
 
-/** The last thing that happened, said once at the foot of the screen; errors stay until put away. */
+interface Shown extends Message {
+  readonly id: number;
+}
+type Step = (shown: readonly Shown[]) => readonly Shown[];
+
+const MOST = 3;
+
+/** What has happened, said once at the foot of the screen; what went well leaves by itself or with the view, errors stay until put away. */
 @Component({
   selector: 'g-messages',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [Icon, NgbToast],
   template: `
     <div class="region" role="status" aria-live="polite">
-      @if (message(); as m) {
-        <div class="message" [class.error]="m.tone === 'error'">
-          <span>{{ m.text }}</span>
-          @if (m.undo) {
-            <button type="button" class="undo" (click)="undo()">Undo</button>
-          }
-          <button type="button" class="close" aria-label="Put the message away" (click)="message.set(null)">
-            <g-icon name="x-lg" />
-          </button>
-        </div>
+      @for (m of shown(); track m.id) {
+        <ngb-toast
+          [class]="m.tone === 'error' ? 'error' : ''"
+          [animation]="false"
+          [autohide]="m.tone === 'plain'"
+          [delay]="6000"
+          (hidden)="away.next(m.id)"
+        >
+          <div class="message">
+            <span>{{ m.text }}</span>
+            @if (m.undo) {
+              <button type="button" class="undo" (click)="undo(m.id)">Undo</button>
+            }
+            <button type="button" class="close" aria-label="Put the message away" (click)="away.next(m.id)"><g-icon name="x-lg" /></button>
+          </div>
+        </ngb-toast>
       }
     </div>
   `,
@@ -29,20 +46,20 @@ import { Icon } from '../shared/icon';
       bottom: 14px;
       left: 50%;
       z-index: 1080;
+      display: grid;
+      gap: 6px;
+      justify-items: center;
       transform: translateX(-50%);
+      pointer-events: none;
+    }
+    ngb-toast {
+      pointer-events: auto;
     }
     .message {
       display: flex;
       align-items: center;
       gap: 14px;
-      max-width: min(720px, 92vw);
-      padding: 8px 8px 8px 16px;
-      border-left: 4px solid var(--blue);
-      background: var(--bar);
-      color: var(--bar-ink);
-    }
-    .error {
-      border-color: var(--red);
+      max-width: min(640px, 92vw);
     }
     .undo {
       border: 1px solid currentcolor;
@@ -54,6 +71,7 @@ import { Icon } from '../shared/icon';
     }
     .close {
       display: grid;
+      flex: none;
       place-items: center;
       width: 28px;
       height: 28px;
@@ -70,20 +88,24 @@ import { Icon } from '../shared/icon';
 })
 export class Messages {
   private readonly store = inject(JobStore);
-  protected readonly message = signal<Message | null>(null);
-  private timer: ReturnType<typeof setTimeout> | undefined;
+  protected readonly away = new Subject<number>();
+  private next = 0;
 
-  constructor() {
-    inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
-    this.store.messages.pipe(takeUntilDestroyed()).subscribe((message) => {
-      clearTimeout(this.timer);
-      this.message.set(message);
-      if (message.tone === 'plain') this.timer = setTimeout(() => this.message.set(null), 6000);
-    });
-  }
+  protected readonly shown = toSignal(
+    merge(
+      inject(Said).said$.pipe(map((message): Step => (shown) => [...shown, { ...message, id: ++this.next }].slice(-MOST))),
+      this.away.pipe(map((id): Step => (shown) => shown.filter((m) => m.id !== id))),
+      // another view: what went well in the last one has been read
+      inject(Router).events.pipe(
+        filter((event) => event instanceof NavigationStart && /^\/[^?]*/.exec(event.url)?.[0] !== location.pathname),
+        map((): Step => (shown) => shown.filter((m) => m.tone === 'error' || m.undo)),
+      ),
+    ).pipe(scan((shown: readonly Shown[], step) => step(shown), [])),
+    { initialValue: [] },
+  );
 
-  protected undo(): void {
-    this.message.set(null);
-    void this.store.step('undo');
+  protected undo(id: number): void {
+    this.away.next(id);
+    this.store.step('undo');
   }
 }

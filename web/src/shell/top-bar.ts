@@ -1,15 +1,16 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { ActivatedRoute, RouterLink } from '@angular/router';
+import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { Icon } from '../shared/icon';
 import { KeyboardCommands } from './keyboard-commands';
+import { SaveState } from './save-state';
 
 @Component({
   selector: 'g-top-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Icon, DatePipe],
+  imports: [RouterLink, Icon, NgbTooltip, SaveState],
   templateUrl: './top-bar.html',
   styleUrl: './top-bar.scss',
 })

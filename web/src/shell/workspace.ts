@@ -36,7 +36,7 @@ export class Workspace {
     // only the address decides what is opened, not what the store does then
     effect(() => {
       const jobId = this.jobId();
-      untracked(() => void this.store.open(jobId));
+      untracked(() => this.store.open(jobId));
     });
     effect(() => {
       const job = this.store.document()?.job;
@@ -45,6 +45,6 @@ export class Workspace {
   }
 
   protected again(): void {
-    void this.store.reload(this.jobId());
+    this.store.reload();
   }
 }

@@ -1,41 +1,50 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { endColumns, formatConnector, partColumns, type ColumnMapping } from '@gewinde/core';
+import { FormArray, FormControl, ReactiveFormsModule } from '@angular/forms';
+import { endColumns, formatConnector, partColumns, shopContracts, type AnswerOf, type ColumnMapping } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
-import { CatalogueApi, type ListPreview } from '../data/catalogue-api';
+import { Api } from '../data/api';
+import { ShopStore } from '../data/shop-store';
+import { type Choice, ChoiceField } from '../shared/choice-field';
+
+type ListPreview = AnswerOf<typeof shopContracts.previewList>;
 
 /** Largest list the server takes. */
 const MOST_BYTES = 8 * 1024 * 1024;
 
 /** A supplier's list: which column is which, what it would change, which lines cannot be read; then all of it or nothing. */
-@Component({ changeDetection: ChangeDetectionStrategy.OnPush, templateUrl: './import-dialog.html', styleUrl: './import-dialog.scss' })
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, ReactiveFormsModule],
+  templateUrl: './import-dialog.html',
+  styleUrl: './import-dialog.scss',
+})
 export class ImportDialog {
   protected readonly modal = inject(NgbActiveModal);
-  private readonly api = inject(CatalogueApi);
+  private readonly api = inject(Api);
+  private readonly shop = inject(ShopStore);
   private csv = '';
   protected readonly fileName = signal('');
   protected readonly preview = signal<ListPreview | null>(null);
   protected readonly error = signal<string | null>(null);
   protected readonly busy = signal(false);
 
-  protected readonly columns = [
-    ...partColumns.map(({ id, name, example }) => ({ id: id, name, example })),
-    ...endColumns.map((name) => ({ id: name, name, example: 'npt 1/8 m' })),
+  protected readonly columns: readonly Choice<string>[] = [
+    { value: '', name: 'left out' },
+    ...partColumns.map(({ id, name }) => ({ value: id, name })),
+    ...endColumns.map((name) => ({ value: name, name })),
   ];
   /** For each heading of the file, the column it is taken for. */
-  protected readonly taken = computed(() => {
-    const mapping = this.preview()?.mapping ?? {};
-    const byIndex = new Map(Object.entries(mapping).map(([id, at]) => [at, id]));
-    return (this.preview()?.headings ?? []).map((heading, at) => ({
-      heading,
-      at,
-      id: byIndex.get(at) ?? '',
+  protected readonly taken = new FormArray<FormControl<string>>([]);
+  protected readonly headings = computed(() =>
+    (this.preview()?.headings ?? []).map((heading, at) => ({
+      heading: heading || `column ${at + 1}`,
       sample:
         this.preview()!
           .sample.map((row) => row[at] ?? '')
-          .find((cell) => cell !== '') ?? '',
-    }));
-  });
+          .find((cell) => cell !== '') || 'empty',
+    })),
+  );
   protected readonly shown = computed(() => {
     const p = this.preview();
     if (!p) return [];
@@ -62,19 +71,32 @@ export class ImportDialog {
     await this.look();
   }
 
-  protected async match(at: number, id: string): Promise<void> {
-    const others = Object.entries(this.preview()!.mapping).filter(([key, index]) => index !== at && key !== id);
-    await this.look(Object.fromEntries([...others, ...(id === '' ? [] : [[id, at]])]) as ColumnMapping);
+  /** A heading is taken for another column; a column goes with one heading only, the one chosen last. */
+  protected async match(at: number): Promise<void> {
+    const id = this.taken.at(at).value;
+    const pairs = this.taken.controls.flatMap((control, i) => (control.value === '' || (i !== at && control.value === id) ? [] : [[control.value, i]]));
+    await this.look(Object.fromEntries(pairs) as ColumnMapping);
   }
 
   protected async take(): Promise<void> {
     const p = this.preview();
     if (!p) return;
-    await this.work(async () => this.modal.close(await firstValueFrom(this.api.importList(this.csv, p.mapping))));
+    const { added, changed } = p.counts;
+    await this.work(async () => {
+      await firstValueFrom(this.shop.importList(this.csv, p.mapping));
+      this.modal.close({ added, changed });
+    });
   }
 
   private look(mapping?: ColumnMapping): Promise<void> {
-    return this.work(async () => this.preview.set(await firstValueFrom(this.api.preview(this.csv, mapping))));
+    return this.work(async () => this.show(await firstValueFrom(this.api.call(shopContracts.previewList, { body: { csv: this.csv, ...(mapping ? { mapping } : {}) } }))));
+  }
+
+  private show(preview: ListPreview): void {
+    const byIndex = new Map(Object.entries(preview.mapping).map(([id, at]) => [at, id]));
+    this.taken.clear();
+    for (let at = 0; at < preview.headings.length; at++) this.taken.push(new FormControl(byIndex.get(at) ?? '', { nonNullable: true }));
+    this.preview.set(preview);
   }
 
   private async work(what: () => Promise<void>): Promise<void> {

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { type AbstractControl, FormArray, FormControl, FormGroup, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
 import {
   checkFitting,
   ConnectorSyntaxError,
@@ -8,23 +10,65 @@ import {
   materials,
   newPart,
   parseConnector,
+  type CataloguePart,
   type Connector,
   type Fitting,
+  type FittingKindId,
+  type ShopCommand,
 } from '@gewinde/core';
-import { firstValueFrom } from 'rxjs';
+import {
+  NgbAccordionBody,
+  NgbAccordionButton,
+  NgbAccordionCollapse,
+  NgbAccordionDirective,
+  NgbAccordionHeader,
+  NgbAccordionItem,
+} from '@ng-bootstrap/ng-bootstrap';
+import { firstValueFrom, map } from 'rxjs';
 import { ApiError } from '../data/api';
-import { CatalogueApi, type PartRow } from '../data/catalogue-api';
 import { Preferences } from '../data/preferences';
+import { ShopStore } from '../data/shop-store';
+import { type Choice, ChoiceField } from '../shared/choice-field';
 import { DrawingView } from '../shared/drawing';
+import { refuse } from '../shared/field-problem';
 import { QuantityInput } from '../shared/quantity-input';
+import { TextField } from '../shared/text-field';
 
-type Figure = 'lengthMm' | 'hexMm' | 'boreMm';
+const text = (...validators: ((control: AbstractControl<string>) => ValidationErrors | null)[]) =>
+  new FormControl('', { nonNullable: true, validators });
+const read = (value: string): number => Number(value.trim().replace(',', '.'));
+/** A figure from `least` up, or nothing; whole where it counts pieces or days. */
+const figure =
+  (words: string, whole = false, least = 0) =>
+  ({ value }: AbstractControl<string>): ValidationErrors | null => {
+    if (value.trim() === '') return null;
+    const number = read(value);
+    if (!Number.isFinite(number)) return { said: `"${value}" is not ${words}.` };
+    if (number < least) return { said: `${words.charAt(0).toUpperCase()}${words.slice(1)} is ${least === 0 ? 'not negative' : `at least ${least}`}.` };
+    return whole && !Number.isInteger(number) ? { said: `"${value}" is not a whole number.` } : null;
+  };
+/** Of a length, nothing is not a figure: it is left empty. */
+const aboveNothing = ({ value }: AbstractControl<number | null>): ValidationErrors | null =>
+  value === 0 ? { said: 'Leave it empty where it is not known: 0 mm cannot be.' } : null;
+const length = () => new FormControl<number | null>(null, { validators: [aboveNothing] });
 
 /** A part being written: its ends in notation, drawn as they are typed; what is left empty follows from them. */
 @Component({
   selector: 'g-part-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, QuantityInput],
+  imports: [
+    ChoiceField,
+    DrawingView,
+    NgbAccordionBody,
+    NgbAccordionButton,
+    NgbAccordionCollapse,
+    NgbAccordionDirective,
+    NgbAccordionHeader,
+    NgbAccordionItem,
+    QuantityInput,
+    ReactiveFormsModule,
+    TextField,
+  ],
   templateUrl: './part-form.html',
   styleUrl: './part-form.scss',
 })
@@ -32,118 +76,181 @@ export class PartForm {
   /** Null for a new part. */
   readonly part = input<Fitting | null>(null);
   readonly version = input(0);
-  readonly saved = output<PartRow>();
+  readonly saved = output<CataloguePart>();
   readonly cancelled = output<void>();
-  private readonly api = inject(CatalogueApi);
+  private readonly shop = inject(ShopStore);
   protected readonly preferences = inject(Preferences);
-  protected readonly kinds = fittingKinds;
-  protected readonly metals = materials;
-  protected readonly figures: readonly { id: Figure; label: string }[] = [
-    { id: 'lengthMm', label: 'Stack, seat to seat' },
-    { id: 'hexMm', label: 'Across flats' },
-    { id: 'boreMm', label: 'Bore' },
+  protected readonly kinds: readonly Choice<FittingKindId | null>[] = [
+    { value: null, name: 'by its ends' },
+    ...fittingKinds.map(({ id }) => ({ value: id, name: id })),
   ];
-
-  protected readonly ends = linkedSignal(() => [...(this.part()?.ends.map(formatConnector) ?? []), '', '', '', ''].slice(0, 4));
-  protected readonly fields = linkedSignal((): Partial<Fitting> => ({ ...this.part() }));
-  protected readonly error = signal<{ message: string; field?: string } | null>(null);
+  protected readonly metals: readonly Choice<string | null>[] = [
+    { value: null, name: 'by its ends' },
+    ...materials.map((metal) => ({ value: metal, name: metal })),
+  ];
+  protected readonly form = new FormGroup({
+    ends: new FormArray([0, 1, 2, 3].map(() => text(endNotation))),
+    name: text(),
+    kind: new FormControl<FittingKindId | null>(null),
+    angleDeg: text(figure('an angle')),
+    lengthMm: length(),
+    hexMm: length(),
+    boreMm: length(),
+    material: new FormControl<string | null>(null),
+    massG: text(figure('a mass')),
+    maxBar: text(figure('a pressure', false, 1)),
+    price: text(figure('a price')),
+    shelf: text(figure('a number of pieces', true)),
+    leadDays: text(figure('a number of days', true)),
+    supplier: text(),
+    code: text(),
+    oneWay: new FormControl(false, { nonNullable: true }),
+  });
+  protected readonly error = signal<string | null>(null);
   protected readonly busy = signal(false);
   /** The newer version that somebody else has saved: the next save goes over it. */
-  private readonly over = signal<number | null>(null);
-  /** What is wrong with each end as typed. */
-  protected readonly endProblems = computed(() => this.ends().map((text) => (text.trim() === '' ? null : problemOf(text))));
+  private over: number | null = null;
+  private readonly values = toSignal(this.form.valueChanges.pipe(map(() => this.form.getRawValue())), {
+    initialValue: this.form.getRawValue(),
+  });
+  /** How many of the four ends are asked for: one more than are said, two at least. */
+  protected readonly endsShown = computed(() => Math.min(4, Math.max(2, this.values().ends.findLastIndex((e) => e.trim() !== '') + 2)));
   private readonly connectors = computed(() =>
-    this.ends()
-      .filter((t) => t.trim() !== '')
-      .map(read)
+    this.values()
+      .ends.filter((e) => e.trim() !== '')
+      .map(connectorOf)
       .filter((c): c is Connector => c !== null),
   );
   /** The whole part as it would be saved. */
   protected readonly whole = computed((): Fitting | undefined => {
-    if (this.endProblems().some((p) => p !== null) || this.connectors().length === 0) return undefined;
-    const given = Object.fromEntries(Object.entries(this.fields()).filter(([, value]) => value !== undefined && value !== ''));
-    return newPart({ ...given, ends: this.connectors() });
+    const said = this.values();
+    if (said.ends.some((e) => e.trim() !== '' && connectorOf(e) === null) || this.connectors().length === 0) return undefined;
+    return newPart({ ...this.kept(), ...given(said), ends: this.connectors() });
   });
   protected readonly drawing = computed(() => {
     const part = this.whole();
     return part && checkFitting(part).length === 0 ? fittingDrawing(part, { width: 332, height: 130 }) : null;
   });
 
-  protected setEnd(at: number, text: string): void {
-    this.ends.update((ends) => ends.map((end, i) => (i === at ? text : end)));
-    // legs and length belong to the ends they were measured with
-    this.set({ legsMm: undefined });
-  }
-
-  protected set(change: { [K in keyof Fitting]?: Fitting[K] | undefined }): void {
-    this.fields.update((fields) => ({ ...fields, ...change }));
-    this.error.set(null);
-  }
-
-  protected setFigure(field: Figure, value: number | null): void {
-    this.set({ [field]: value ?? undefined });
-  }
-
-  protected setNumber(field: 'angleDeg' | 'shelf' | 'leadDays' | 'massG' | 'maxBar', text: string): void {
-    const value = Number(text.trim().replace(',', '.'));
-    if (text.trim() === '') this.set({ [field]: undefined });
-    else if (!Number.isFinite(value) || value < 0) this.error.set({ message: `"${text}" is not a figure.`, field });
-    else this.set({ [field]: field === 'shelf' || field === 'leadDays' ? Math.round(value) : value });
-  }
-
-  protected setPrice(text: string): void {
-    const value = Number(text.trim().replace(',', '.'));
-    if (text.trim() === '') this.set({ priceMinor: undefined });
-    else if (!Number.isFinite(value) || value < 0) this.error.set({ message: `"${text}" is not a price.`, field: 'priceMinor' });
-    else this.set({ priceMinor: Math.round(value * 100) });
+  constructor() {
+    effect(() => {
+      const part = this.part();
+      untracked(() => this.fill(part));
+    });
   }
 
   protected async save(): Promise<void> {
+    this.form.markAllAsTouched();
+    this.error.set(null);
     const whole = this.whole();
-    if (!whole) {
-      this.error.set({ message: 'Say its ends first, in notation such as npt 1/8 m.', field: 'ends' });
-      return;
-    }
+    if (!whole && this.connectors().length === 0) refuse({ ends: this.form.controls.ends.at(0) }, 'ends', 'Say its ends first, in notation such as npt 1/8 m.');
+    if (!whole || this.form.invalid) return;
     const problem = checkFitting(whole)[0];
-    if (problem) {
-      this.error.set(problem);
-      return;
-    }
+    if (problem) return this.refuse(problem.field, problem.message);
     this.busy.set(true);
     try {
-      const before = this.part();
-      const { id, retired: _, ...given } = whole;
-      this.saved.emit(
-        await firstValueFrom(
-          before ? this.api.editPart({ ...whole, id: before.id }, this.over() ?? this.version()) : this.api.addPart({ id, ...given }),
-        ),
-      );
+      const { put } = await firstValueFrom(this.shop.change(this.command(whole)));
+      this.saved.emit(put.find((entity) => entity.type === 'part')!.row as CataloguePart);
     } catch (error) {
-      const { field, code, current } = error instanceof ApiError ? error : { field: undefined, code: '', current: undefined };
-      if (code === 'conflict') this.over.set((current as PartRow).version);
-      const hint = code === 'conflict' ? ' Save again to put yours over it, or cancel to see it as it is.' : '';
-      this.error.set({ message: (error as Error).message + hint, ...(field ? { field } : {}) });
+      if (!(error instanceof ApiError)) throw error;
+      if (error.code === 'conflict') this.over = (error.details.current as CataloguePart).version;
+      const hint = error.code === 'conflict' ? ' Save again to put yours over it, or cancel to see it as it is.' : '';
+      this.refuse(error.field?.replace(/^commands\/0\/part\//, ''), error.message + hint);
     } finally {
       this.busy.set(false);
     }
   }
+
+  private command({ id, retired, ...part }: Fitting): ShopCommand {
+    const before = this.part();
+    if (!before) return { do: 'add-part', part: { id, ...part } };
+    return { do: 'edit-part', id: before.id, version: this.over ?? this.version(), part: { ...part, ...(retired ? { retired } : {}) } };
+  }
+
+  /** At the field it is about, whatever it is called there; below the form otherwise. */
+  private refuse(field: string | undefined, message: string): void {
+    const { controls } = this.form;
+    const named = { ...controls, ends: controls.ends.at(0), priceMinor: controls.price };
+    if (!refuse(named, field, message)) this.error.set(message);
+  }
+
+  private fill(part: Fitting | null): void {
+    const figureText = (value: number | undefined): string => (value === undefined ? '' : String(value));
+    this.over = null;
+    this.form.reset({
+      ends: [0, 1, 2, 3].map((i) => (part?.ends[i] ? formatConnector(part.ends[i]) : '')),
+      name: part?.name ?? '',
+      kind: part?.kind ?? null,
+      angleDeg: figureText(part?.angleDeg),
+      lengthMm: part?.lengthMm ?? null,
+      hexMm: part?.hexMm ?? null,
+      boreMm: part?.boreMm ?? null,
+      material: part?.material ?? null,
+      massG: figureText(part?.massG),
+      maxBar: figureText(part?.maxBar),
+      price: part?.priceMinor === undefined ? '' : (part.priceMinor / 100).toFixed(2),
+      shelf: figureText(part?.shelf),
+      leadDays: figureText(part?.leadDays),
+      supplier: part?.supplier ?? '',
+      code: part?.code ?? '',
+      oneWay: part?.oneWay ?? false,
+    });
+  }
+
+  /** What the form does not show of the part; legs belong to the ends they were measured with. */
+  private kept(): Partial<Fitting> {
+    const part = this.part();
+    if (!part) return {};
+    const { id, legsMm, minTempC, maxTempC, retired, source } = part;
+    const sameEnds = JSON.stringify(part.ends) === JSON.stringify(this.connectors());
+    return compact({ id, legsMm: sameEnds ? legsMm : undefined, minTempC, maxTempC, retired, source });
+  }
 }
 
-function read(text: string): Connector | null {
+/** What was said in the form, as a part has it; what was left empty is not there. */
+function given(said: ReturnType<PartForm['form']['getRawValue']>): Partial<Fitting> {
+  const number = (value: string): number | undefined => (value.trim() === '' || !Number.isFinite(read(value)) ? undefined : read(value));
+  const words = (value: string): string | undefined => value.trim() || undefined;
+  const price = number(said.price);
+  return compact({
+    name: words(said.name),
+    kind: said.kind ?? undefined,
+    angleDeg: number(said.angleDeg),
+    lengthMm: said.lengthMm ?? undefined,
+    hexMm: said.hexMm ?? undefined,
+    boreMm: said.boreMm ?? undefined,
+    material: said.material ?? undefined,
+    massG: number(said.massG),
+    maxBar: number(said.maxBar),
+    priceMinor: price === undefined ? undefined : Math.round(price * 100),
+    shelf: number(said.shelf),
+    leadDays: number(said.leadDays),
+    supplier: words(said.supplier),
+    code: words(said.code),
+    oneWay: said.oneWay || undefined,
+  });
+}
+
+function compact(fields: { [K in keyof Fitting]?: Fitting[K] | undefined }): Partial<Fitting> {
+  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
+}
+
+function connectorOf(value: string): Connector | null {
   try {
-    return parseConnector(text);
+    return parseConnector(value);
   } catch (error) {
     if (error instanceof ConnectorSyntaxError) return null;
     throw error;
   }
 }
 
-function problemOf(text: string): string | null {
+function endNotation({ value }: AbstractControl<string>): ValidationErrors | null {
+  if (value.trim() === '') return null;
   try {
-    parseConnector(text);
+    parseConnector(value);
     return null;
   } catch (error) {
     if (!(error instanceof ConnectorSyntaxError)) throw error;
-    return `${error.message} ${error.suggestion ? `Did you mean "${error.suggestion}"?` : error.hint}`;
+    return { said: `${error.message} ${error.suggestion ? `Did you mean "${error.suggestion}"?` : error.hint}` };
   }
 }

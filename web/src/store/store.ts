@@ -11,24 +11,48 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { findFitting, findParts, fittingKinds, formatQuantity, materials, type Fitting, type PartFilter } from '@gewinde/core';
-import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
-import { CatalogueApi, type PartCard as Card, type PartRow } from '../data/catalogue-api';
-import { CatalogueStore } from '../data/catalogue-store';
+import {
+  findFitting,
+  findParts,
+  fittingKinds,
+  formatQuantity,
+  materials,
+  shopContracts,
+  type AnswerOf,
+  type CataloguePart,
+  type Fitting,
+  type PartFilter,
+  type ShopChange,
+} from '@gewinde/core';
+import { NgbModal, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
+import { catchError, filter, firstValueFrom, map, type Observable, of, startWith, switchMap } from 'rxjs';
+import { Api, type ApiError } from '../data/api';
 import { JobStore } from '../data/job-store';
+import { Messages } from '../data/messages';
 import { Preferences } from '../data/preferences';
+import { ShopStore } from '../data/shop-store';
+import { type Choice, ChoiceField } from '../shared/choice-field';
 import { Icon } from '../shared/icon';
+import { TextField } from '../shared/text-field';
 import { TopBar } from '../shell/top-bar';
 import { ImportDialog } from './import-dialog';
 import { PartCard } from './part-card';
 import { PartForm } from './part-form';
 
+type Card = AnswerOf<typeof shopContracts.readPart>;
+interface Opened {
+  readonly card?: Card;
+  readonly error?: string;
+}
+const ALL = { value: null, name: 'all' } as const;
+
 /** The catalogue: found by words, ends, kind and metal; a card for each part; own parts; suppliers' lists. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, PartCard, PartForm, RouterLink, ScrollingModule, TopBar],
+  imports: [ChoiceField, Icon, NgbTooltip, PartCard, PartForm, ReactiveFormsModule, RouterLink, ScrollingModule, TextField, TopBar],
   templateUrl: './store.html',
   styleUrl: './store.scss',
 })
@@ -38,36 +62,66 @@ export class Store {
 
   private readonly router = inject(Router);
   private readonly modal = inject(NgbModal);
-  private readonly api = inject(CatalogueApi);
+  private readonly api = inject(Api);
+  private readonly messages = inject(Messages);
   protected readonly job = inject(JobStore);
-  protected readonly catalogue = inject(CatalogueStore);
+  protected readonly shop = inject(ShopStore);
   protected readonly preferences = inject(Preferences);
-  protected readonly kinds = fittingKinds;
-  protected readonly metals = materials;
+  protected readonly kinds: readonly Choice<string | null>[] = [ALL, ...fittingKinds.map(({ id, name }) => ({ value: id, name }))];
+  protected readonly metals: readonly Choice<string | null>[] = [ALL, ...materials.map((metal) => ({ value: metal, name: metal }))];
+  protected readonly modes: readonly Choice<'has' | 'fits'>[] = [
+    { value: 'has', name: 'the part has' },
+    { value: 'fits', name: 'the part seals on' },
+  ];
   protected readonly rowHeight = 38;
   private readonly viewport = viewChild(CdkVirtualScrollViewport);
   private readonly aside = viewChild<ElementRef<HTMLElement>>('aside');
 
-  protected readonly filter = signal<PartFilter>({});
+  protected readonly filters = new FormGroup({
+    words: new FormControl('', { nonNullable: true }),
+    end: new FormControl('', { nonNullable: true }),
+    endMode: new FormControl<'has' | 'fits'>('has', { nonNullable: true }),
+    kind: new FormControl<string | null>(null),
+    material: new FormControl<string | null>(null),
+    onShelf: new FormControl(false, { nonNullable: true }),
+    retired: new FormControl(false, { nonNullable: true }),
+  });
+  protected readonly filter = toSignal(this.filters.valueChanges.pipe(map(() => this.wanted())), { initialValue: {} as PartFilter });
   protected readonly found = computed(() => {
-    const catalogue = this.catalogue.catalogue();
+    const catalogue = this.shop.catalogue();
     return catalogue ? findParts(catalogue.fittings, this.filter()) : [];
   });
-  protected readonly count = computed(() => this.catalogue.catalogue()?.fittings.filter((f) => !f.retired).length ?? 0);
-  protected readonly narrowed = computed(() => Object.values(this.filter()).some((value) => value !== undefined && value !== ''));
-  protected readonly card = signal<Card | null>(null);
-  protected readonly cardError = signal<string | null>(null);
+  protected readonly count = computed(() => this.shop.catalogue()?.fittings.filter((f) => !f.retired).length ?? 0);
+  protected readonly narrowed = computed(() => Object.keys(this.filter()).length > 0);
+  /** The card of the part in the address: read when it is opened, and again when somebody changes the part. */
+  private readonly opened = toSignal(
+    toObservable(this.part).pipe(
+      switchMap((id) =>
+        id === undefined
+          ? of<Opened>({})
+          : this.shop.changes.pipe(
+              filter((change) => change.put.some((e) => e.row.id === id) || change.removed.some((r) => r.id === id)),
+              startWith(null),
+              switchMap(() => this.api.call(shopContracts.readPart, { params: { part: id } })),
+              map((card): Opened => ({ card })),
+              catchError((error: ApiError) => {
+                const known = this.shop.catalogue() && findFitting(this.shop.catalogue()!, id);
+                return of<Opened>({ error: known ? error.message : `"${id}" is not in the catalogue.` });
+              }),
+            ),
+      ),
+    ),
+    { initialValue: {} as Opened },
+  );
+  protected readonly card = computed(() => this.opened().card ?? null);
+  protected readonly cardError = computed(() => this.opened().error ?? null);
   /** What the form at the right works on: a part, or a new one. */
   protected readonly editing = signal<Fitting | 'new' | null>(null);
 
   constructor() {
     effect(() => {
-      const id = this.part();
-      untracked(() => {
-        this.editing.set(null);
-        if (id) void this.read(id);
-        else this.card.set(null);
-      });
+      this.part();
+      untracked(() => this.editing.set(null));
     });
     effect(() => {
       this.editing();
@@ -80,12 +134,8 @@ export class Store {
     });
   }
 
-  protected narrow(change: Partial<PartFilter>): void {
-    this.filter.update((f) => ({ ...f, ...change }));
-  }
-
   protected all(): void {
-    this.filter.set({});
+    this.filters.reset();
   }
 
   protected open(id: string): void {
@@ -122,64 +172,50 @@ export class Store {
       : formatQuantity(f.boreMm, 'length', this.preferences.system(), { decimals: 1, denominator: 64, bare: true });
   }
 
-  protected saved(row: PartRow): void {
+  protected saved({ id, fitting }: CataloguePart): void {
     this.editing.set(null);
-    this.catalogue.refresh();
-    this.job.messages.next({ text: `${row.fitting.name} is in the catalogue`, tone: 'plain' });
-    if (row.fitting.id === this.part()) void this.read(row.fitting.id);
-    else this.open(row.fitting.id);
-  }
-
-  protected leaveForm(): void {
-    this.editing.set(null);
-    const id = this.part();
-    if (id) void this.read(id);
+    this.messages.tell(`${fitting.name} is in the catalogue`);
+    if (id !== this.part()) this.open(id);
   }
 
   /** Takes a part out, or puts it back; lines that use it keep it. */
-  protected async retire(card: Card, retired: boolean): Promise<void> {
-    const { retired: _, ...fitting } = card.fitting;
-    try {
-      await firstValueFrom(this.api.editPart(retired ? { ...fitting, retired } : fitting, card.version));
-      const used = card.usedBy.length > 0 && retired ? ' Lines that use it keep it and say so.' : '';
-      this.job.messages.next({ text: `${fitting.name} ${retired ? 'taken out of' : 'put back in'} the catalogue.${used}`, tone: 'plain' });
-    } catch (error) {
-      this.job.say(error);
-    }
-    this.catalogue.refresh();
-    await this.read(card.fitting.id);
+  protected async retire({ id, fitting, version, usedBy }: Card, retired: boolean): Promise<void> {
+    const { retired: _, id: __, ...fields } = fitting;
+    const used = usedBy.length > 0 && retired ? ' Lines that use it keep it and say so.' : '';
+    await this.attempt(
+      this.shop.change({ do: 'edit-part', id, version, part: retired ? { ...fields, retired } : fields }),
+      () => `${fitting.name} ${retired ? 'taken out of' : 'put back in'} the catalogue.${used}`,
+    );
   }
 
   protected async undo(): Promise<void> {
-    try {
-      const { label } = await firstValueFrom(this.api.undo());
-      this.job.messages.next({ text: `Undone: ${label}`, tone: 'plain' });
-      this.catalogue.refresh();
-      const id = this.part();
-      if (id) await this.read(id);
-    } catch (error) {
-      this.job.say(error);
-    }
+    await this.attempt(this.shop.undo(), ({ label }) => `Undone: ${label}`);
   }
 
   protected async importList(): Promise<void> {
     const dialog = this.modal.open(ImportDialog, { ariaLabelledBy: 'import-title', size: 'xl', scrollable: true });
     const done = (await dialog.result.catch(() => undefined)) as { added: number; changed: number } | undefined;
-    if (!done) return;
-    this.catalogue.refresh();
-    this.job.messages.next({ text: `${done.added} parts added, ${done.changed} changed`, tone: 'plain' });
+    if (done) this.messages.tell(`${done.added} parts added, ${done.changed} changed`);
   }
 
-  private async read(id: string): Promise<void> {
+  private async attempt(what: Observable<ShopChange>, words: (change: ShopChange) => string): Promise<void> {
     try {
-      const card = await firstValueFrom(this.api.part(id));
-      if (this.part() !== id) return;
-      this.card.set(card);
-      this.cardError.set(null);
+      this.messages.tell(words(await firstValueFrom(what)));
     } catch (error) {
-      this.card.set(null);
-      const known = this.catalogue.catalogue() && findFitting(this.catalogue.catalogue()!, id);
-      this.cardError.set(known ? (error as Error).message : `"${id}" is not in the catalogue.`);
+      this.messages.fault(error);
     }
+  }
+
+  private wanted(): PartFilter {
+    const { words, end, endMode, kind, material, onShelf, retired } = this.filters.getRawValue();
+    return {
+      ...(words ? { words } : {}),
+      ...(end ? { end } : {}),
+      ...(endMode === 'fits' ? { endMode } : {}),
+      ...(kind ? { kind: kind as NonNullable<PartFilter['kind']> } : {}),
+      ...(material ? { material } : {}),
+      ...(onShelf ? { onShelf } : {}),
+      ...(retired ? { retired } : {}),
+    };
   }
 }

@@ -1,5 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked, viewChild } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import {
+  CommandError,
   ConnectorSyntaxError,
   formatConnector,
   parseConnector,
@@ -7,20 +9,21 @@ import {
   type Component as EngineComponent,
   type Connector,
   type Port,
+  type SensorFields,
 } from '@gewinde/core';
-import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
+import { NgbModal, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import type { BenchDialog as BenchDialogType } from '../bench/bench-dialog';
-import { Api, type SensorFields } from '../data/api';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
-import { NotationInput } from '../shared/notation-input';
+import { refuse } from '../shared/field-problem';
+import { NotationInput, readable } from '../shared/notation-input';
+import { TextField } from '../shared/text-field';
 
 /** One line of notation makes a port; with a port to edit, changes it. */
 @Component({
   selector: 'g-port-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NotationInput],
+  imports: [NgbTooltip, NotationInput, ReactiveFormsModule, TextField],
   templateUrl: './port-form.html',
   styleUrl: './port-form.scss',
 })
@@ -29,69 +32,74 @@ export class PortForm {
   readonly editing = input<Port | null>(null);
   readonly done = output<void>();
 
-  private readonly api = inject(Api);
   private readonly store = inject(JobStore);
   private readonly modal = inject(NgbModal);
   protected readonly preferences = inject(Preferences);
   private readonly notationField = viewChild.required(NotationInput);
 
-  protected readonly notation = signal('');
-  protected readonly label = signal('');
-  protected readonly note = signal('');
-  protected readonly sensorName = signal('');
-  protected readonly sensorNotation = signal('');
-  protected readonly sensorProblem = signal<string | null>(null);
-  protected readonly refused = signal<string | null>(null);
-  protected readonly busy = signal(false);
+  protected readonly form = new FormGroup({
+    notation: new FormControl('', { nonNullable: true, validators: [readable] }),
+    label: new FormControl('', { nonNullable: true }),
+    note: new FormControl('', { nonNullable: true }),
+    sensorName: new FormControl('', { nonNullable: true }),
+    sensorNotation: new FormControl('', { nonNullable: true }),
+  });
   protected readonly title = computed(() => (this.editing() ? `Change ${this.editing()!.label}` : `New port on ${this.component().name}`));
+  /** The version the change was begun on. */
+  private begun = 1;
 
   constructor() {
+    const edited = computed(() => this.editing()?.id);
+    const place = computed(() => `${this.component().id} ${edited() ?? ''}`);
+    // another port or another component: the form starts afresh; what others do to the same one does not take the text away
     effect(() => {
-      const port = this.editing();
-      untracked(() => this.fill(port));
-    });
-    effect(() => {
-      this.notation();
-      untracked(() => this.refused.set(null));
+      place();
+      untracked(() => this.fill(this.editing()));
     });
   }
 
   private fill(port: Port | null): void {
-    this.notation.set(port ? formatConnector(port.connector) : '');
-    this.label.set(port?.label ?? '');
-    this.note.set(port?.note ?? '');
-    this.sensorName.set(port?.sensor?.name ?? '');
-    this.sensorNotation.set(port?.sensor ? formatConnector(port.sensor.connector) : '');
-    this.sensorProblem.set(null);
-    if (port) this.notationField().focus();
+    this.form.reset({
+      notation: port ? formatConnector(port.connector) : '',
+      label: port?.label ?? '',
+      note: port?.note ?? '',
+      sensorName: port?.sensor?.name ?? '',
+      sensorNotation: port?.sensor ? formatConnector(port.sensor.connector) : '',
+    });
+    if (!port) return;
+    this.begun = this.store.versionOf('port', port.id);
+    this.notationField().focus();
   }
 
-  protected async save(): Promise<void> {
-    if (!this.notationField().connector() || this.busy()) return;
+  protected save(): void {
+    this.form.markAllAsTouched();
+    const { notation, label, note } = this.form.getRawValue();
     const port = this.editing();
     const sensor = this.readSensor(port?.sensor ?? null);
-    if (sensor === undefined) return;
-    const fields = {
-      label: this.label().trim() || this.freeLabel(),
-      notation: this.notation(),
-      note: this.note(),
-      ...(sensor || port?.sensor ? { sensor } : {}),
-    };
-    if (port) {
-      this.store.edit('port', port.id, fields);
-      this.done.emit();
+    if (this.form.controls.notation.hasError('notation')) {
+      this.notationField().focus();
       return;
     }
-    this.busy.set(true);
+    if (sensor === undefined) return;
+    const fields = {
+      label: label.trim() || port?.label || this.freeLabel(),
+      notation,
+      note,
+      ...(sensor || port?.sensor ? { sensor } : {}),
+    };
     try {
-      await this.store.act(() => firstValueFrom(this.api.addPort(this.component().id, fields)));
-      this.fill(null);
-      this.notationField().focus();
+      if (port) this.store.change({ do: 'edit-port', id: port.id, version: this.begun, set: fields });
+      else this.store.change({ do: 'add-port', componentId: this.component().id, ...fields });
     } catch (error) {
-      this.refused.set((error as Error).message);
-    } finally {
-      this.busy.set(false);
+      const field = error instanceof CommandError ? error.field : undefined;
+      const { controls } = this.form;
+      refuse({ notation: controls.notation, label: controls.label, sensor: controls.sensorNotation }, field ?? 'notation', (error as Error).message);
+      return;
     }
+    // at once: what is typed next is not to be wiped by an answer that comes late
+    this.fill(null);
+    this.done.emit();
+    this.notationField().focus();
   }
 
   /** Opens the thread bench over the form; the connector it names fills the notation. */
@@ -106,7 +114,8 @@ export class PortForm {
     });
     dialog.result.then(
       (named: Connector) => {
-        this.notation.set(formatConnector(named));
+        this.form.controls.notation.setValue(formatConnector(named));
+        this.form.controls.notation.markAsDirty();
         this.notationField().focus();
       },
       () => this.notationField().focus(),
@@ -116,12 +125,14 @@ export class PortForm {
   protected cancel(): void {
     this.fill(null);
     this.done.emit();
+    this.notationField().focus();
   }
 
   /** What sits in the port; its new place stays while its thread does. Undefined where it cannot be read. */
   private readSensor(before: Port['sensor'] | null): SensorFields | null | undefined {
-    const name = this.sensorName().trim();
-    const notation = this.sensorNotation().trim();
+    const { sensorName, sensorNotation } = this.form.getRawValue();
+    const name = sensorName.trim();
+    const notation = sensorNotation.trim();
     if (name === '' && notation === '') return null;
     try {
       const connector = parseConnector(notation);
@@ -129,13 +140,14 @@ export class PortForm {
       return { name: name || 'sensor', notation, movedTo };
     } catch (error) {
       if (!(error instanceof ConnectorSyntaxError)) throw error;
-      this.sensorProblem.set(notation === '' ? `Say the thread of the ${name}, such as r 1/8 m.` : `${error.message} ${error.hint}`);
+      const words = notation === '' ? `Say the thread of the ${name}, such as r 1/8 m.` : `${error.message} ${error.hint}`;
+      refuse(this.form.controls, 'sensorNotation', words);
       return undefined;
     }
   }
 
   private freeLabel(): string {
-    const count = this.store.document()?.ports.filter((p) => p.componentId === this.component().id).length ?? 0;
-    return `port ${count + 1}`;
+    const taken = this.store.document()?.ports.filter((p) => p.componentId === this.component().id).map((p) => p.label) ?? [];
+    for (let n = taken.length + 1; ; n++) if (!taken.includes(`port ${n}`)) return `port ${n}`;
   }
 }

@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { connectorName, formatConnector, type Port } from '@gewinde/core';
-import { firstValueFrom } from 'rxjs';
-import { Api } from '../data/api';
+import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Icon } from '../shared/icon';
 
@@ -10,7 +9,7 @@ import { Icon } from '../shared/icon';
 @Component({
   selector: 'g-port-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, RouterLink],
+  imports: [Icon, NgbTooltip, RouterLink],
   templateUrl: './port-table.html',
   styles: `
     :host {
@@ -34,7 +33,6 @@ export class PortTable {
   readonly ports = input.required<readonly Port[]>();
   readonly editing = input<Port | null>(null);
   readonly edit = output<Port>();
-  private readonly api = inject(Api);
   private readonly store = inject(JobStore);
 
   protected readonly jobId = this.store.jobId;
@@ -47,19 +45,11 @@ export class PortTable {
     })),
   );
 
-  protected async duplicate(port: Port): Promise<void> {
-    await this.attempt(() => firstValueFrom(this.api.duplicate('port', port.id)), `${port.label} duplicated`);
+  protected duplicate(port: Port): void {
+    this.store.attempt(() => this.store.change({ do: 'duplicate-port', id: port.id }), `${port.label} duplicated`);
   }
 
-  protected async remove(port: Port): Promise<void> {
-    await this.attempt(() => firstValueFrom(this.api.remove('port', port.id, port.version)), `${port.label} deleted`);
-  }
-
-  private async attempt(what: () => Promise<unknown>, done: string): Promise<void> {
-    try {
-      await this.store.act(what, () => ({ text: done, tone: 'plain', undo: true }));
-    } catch (error) {
-      this.store.say(error);
-    }
+  protected remove(port: Port): void {
+    this.store.attempt(() => this.store.change({ do: 'delete-port', id: port.id }), `${port.label} deleted`);
   }
 }

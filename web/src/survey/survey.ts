@@ -1,13 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { componentDrawing, componentKinds, type Component as EngineComponent, type ComponentKind, type Port } from '@gewinde/core';
-import { firstValueFrom } from 'rxjs';
-import { Api } from '../data/api';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import { CommandError, componentDrawing, componentKinds, type Component as EngineComponent, type ComponentKind, type Port } from '@gewinde/core';
+import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
+import { v4 as uuid } from 'uuid';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { DrawingView } from '../shared/drawing';
+import { ChoiceField, plainChoices } from '../shared/choice-field';
+import { refuse } from '../shared/field-problem';
 import { Icon } from '../shared/icon';
+import { RowForm } from '../shared/row-form';
+import { TextField } from '../shared/text-field';
 import { KeyboardCommands } from '../shell/keyboard-commands';
 import { PortForm } from './port-form';
 import { PortTable } from './port-table';
@@ -15,7 +20,7 @@ import { PortTable } from './port-table';
 /** Walk round the engine: components in the rack, the chosen one drawn with its ports, new ports in one line of notation. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, Icon, PortForm, PortTable],
+  imports: [ChoiceField, DrawingView, Icon, NgbTooltip, PortForm, PortTable, ReactiveFormsModule, TextField],
   templateUrl: './survey.html',
   styleUrl: './survey.scss',
 })
@@ -24,15 +29,16 @@ export class Survey {
   readonly component = input<string>();
   readonly port = input<string>();
 
-  private readonly api = inject(Api);
   private readonly store = inject(JobStore);
   private readonly view = inject(JobView);
   private readonly router = inject(Router);
-  protected readonly kinds = componentKinds;
-  protected readonly newKind = signal<ComponentKind>('turbo');
-  protected readonly newName = signal('');
-  protected readonly nameError = signal<string | null>(null);
-  protected readonly editing = signal<Port | null>(null);
+  protected readonly kinds = plainChoices(componentKinds);
+  protected readonly adding = new FormGroup({
+    kind: new FormControl<ComponentKind>('turbo', { nonNullable: true }),
+    name: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(80)] }),
+  });
+  private readonly editingId = signal<string | null>(null);
+  protected readonly editing = computed(() => this.ports().find((p) => p.id === this.editingId()) ?? null);
 
   private readonly portForm = viewChild(PortForm);
 
@@ -47,6 +53,19 @@ export class Survey {
     return component && this.ports().length > 0 ? componentDrawing(component, this.ports(), { width: 400, height: 430 }) : null;
   });
 
+  protected readonly nameWords = { required: 'A component needs a name.', pattern: 'A component needs a name.' };
+  protected readonly row = new RowForm(
+    new FormGroup({
+      name: new FormControl('', { nonNullable: true, validators: [Validators.pattern(/\S/), (c) => Validators.required(c)] }),
+      kind: new FormControl<ComponentKind>('turbo', { nonNullable: true }),
+      note: new FormControl('', { nonNullable: true }),
+    }),
+    this.chosen,
+    ({ name, kind, note }) => ({ name, kind, note }),
+    ({ id }, set, version) => this.store.edit('component', id, set, version),
+    (id) => this.store.versionOf('component', id),
+  );
+
   constructor() {
     inject(KeyboardCommands)
       .toView.pipe(takeUntilDestroyed())
@@ -57,8 +76,7 @@ export class Survey {
       });
     effect(() => {
       const port = this.port();
-      const all = untracked(() => this.view.document()?.ports ?? []);
-      this.editing.set(all.find((p) => p.id === port) ?? null);
+      untracked(() => this.editingId.set(port ?? null));
     });
   }
 
@@ -66,54 +84,40 @@ export class Survey {
     return (this.view.document()?.ports ?? []).filter((p) => p.componentId === component?.id).sort((a, b) => a.position - b.position);
   }
 
+  protected edit(port: Port | null): void {
+    this.editingId.set(port?.id ?? null);
+  }
+
   protected choose(component: EngineComponent): void {
-    this.editing.set(null);
-    this.heading = component.id;
-    void this.router.navigate([], { queryParams: { component: component.id }, replaceUrl: true }).then(() => (this.heading = undefined));
+    this.goTo(component.id);
   }
 
-  protected edit(component: EngineComponent, patch: Record<string, unknown>): void {
-    this.store.edit('component', component.id, patch);
-  }
-
-  protected rename(component: EngineComponent, event: Event): void {
-    const field = event.target as HTMLInputElement;
-    const name = field.value.trim();
-    if (name === '') field.value = component.name;
-    else if (name !== component.name) this.edit(component, { name });
-  }
-
-  protected rewriteNote(component: EngineComponent, event: Event): void {
-    const note = (event.target as HTMLInputElement).value;
-    if (note !== component.note) this.edit(component, { note });
-  }
-
-  protected async add(): Promise<void> {
-    const name = this.newName().trim() || capital(this.newKind());
+  protected add(): void {
+    const { kind, name } = this.adding.getRawValue();
+    const id = uuid();
     try {
-      const made = await this.store.act(() => firstValueFrom(this.api.addComponent(this.store.jobId()!, { kind: this.newKind(), name })));
-      this.newName.set('');
-      this.nameError.set(null);
-      this.choose(made);
+      this.store.change({ do: 'add-component', id, kind, name: name.trim() || capital(kind) });
     } catch (error) {
-      this.nameError.set((error as Error).message);
+      refuse(this.adding.controls, error instanceof CommandError ? (error.field ?? 'name') : 'name', (error as Error).message);
+      return;
     }
+    this.adding.controls.name.reset();
+    this.goTo(id);
   }
 
-  protected async duplicate(component: EngineComponent): Promise<void> {
-    await this.attempt(() => firstValueFrom(this.api.duplicate('component', component.id)), `${component.name} duplicated with its ports`);
+  protected duplicate(component: EngineComponent): void {
+    const words = `${component.name} duplicated with its ports`;
+    this.store.attempt(() => this.store.change({ do: 'duplicate-component', id: component.id }), words);
   }
 
-  protected async remove(component: EngineComponent): Promise<void> {
-    await this.attempt(() => firstValueFrom(this.api.remove('component', component.id, component.version)), `${component.name} deleted`);
+  protected remove(component: EngineComponent): void {
+    this.store.attempt(() => this.store.change({ do: 'delete-component', id: component.id }), `${component.name} deleted`);
   }
 
-  private async attempt(what: () => Promise<unknown>, done: string): Promise<void> {
-    try {
-      await this.store.act(what, () => ({ text: done, tone: 'plain', undo: true }));
-    } catch (error) {
-      this.store.say(error);
-    }
+  private goTo(id: string): void {
+    this.editingId.set(null);
+    this.heading = id;
+    void this.router.navigate([], { queryParams: { component: id }, replaceUrl: true }).then(() => (this.heading = undefined));
   }
 
   private move(by: number): void {

@@ -1,48 +1,72 @@
 import { placesForSensor, solveJob, waysToHoseEnd, type Catalogue } from '@gewinde/core';
 import type { WaysReply, WaysRequest } from './ways-protocol';
 
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+type Question = Extract<WaysRequest, { kind: 'ways' | 'places' | 'job' }>;
 
-/** What the worker does with each request; it takes its breath between the ends of a job, so that a cancel is heard. */
-export function answerWays(reply: (message: WaysReply) => void): (request: WaysRequest) => Promise<void> {
+/** Lets what has come in meanwhile be heard. */
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+
+/**
+ * What the worker does with each request. Questions wait in line and are looked at between breaths, so that one that was cancelled
+ * meanwhile is never begun, and a whole job is left between two of its ends.
+ */
+export function answerWays(reply: (message: WaysReply) => void): (request: WaysRequest) => void {
   let catalogue: Catalogue = { fittings: [], hoses: [], hoseEnds: [] };
+  let line: Question[] = [];
   const cancelled = new Set<number>();
-  const answer = async (request: WaysRequest): Promise<void> => {
+  let working = false;
+
+  const solve = async (question: Question): Promise<void> => {
+    const { id } = question;
+    switch (question.kind) {
+      case 'ways': {
+        const { port, hoseEnd, options } = question.question;
+        return reply({ id, kind: 'ways', answer: waysToHoseEnd(port, hoseEnd, catalogue, options) });
+      }
+      case 'places':
+        return reply({ id, kind: 'places', places: placesForSensor(question.sensor, question.from, question.document, catalogue) });
+      case 'job': {
+        const steps = solveJob(question.document, catalogue, question.query);
+        for (let step = steps.next(); ; step = steps.next()) {
+          if (cancelled.has(id)) return;
+          if (step.done) return reply({ id, kind: 'job', solved: step.value });
+          reply({ id, kind: 'progress', progress: step.value });
+          await breath();
+        }
+      }
+    }
+  };
+
+  const work = async (): Promise<void> => {
+    if (working) return;
+    working = true;
+    await breath();
+    for (let question = line.shift(); question; question = line.shift()) {
+      try {
+        await solve(question);
+      } catch (error) {
+        reply({ id: question.id, kind: 'failed', message: error instanceof Error ? error.message : String(error) });
+      }
+      cancelled.delete(question.id);
+      await breath();
+    }
+    working = false;
+  };
+
+  return (request) => {
     switch (request.kind) {
       case 'catalogue':
         catalogue = request.catalogue;
         return;
       case 'cancel':
-        cancelled.add(request.id);
+        if (line.some((q) => q.id === request.id)) line = line.filter((q) => q.id !== request.id);
+        else if (working) cancelled.add(request.id);
         return;
-      case 'ways': {
-        const { port, hoseEnd, options } = request.question;
-        reply({ id: request.id, kind: 'ways', answer: waysToHoseEnd(port, hoseEnd, catalogue, options) });
-        return;
-      }
+      case 'ways':
       case 'places':
-        reply({ id: request.id, kind: 'places', places: placesForSensor(request.sensor, request.from, request.document, catalogue) });
-        return;
-      case 'job': {
-        const steps = solveJob(request.document, catalogue, request.query);
-        for (let step = steps.next(); ; step = steps.next()) {
-          if (cancelled.delete(request.id)) return;
-          if (step.done) {
-            reply({ id: request.id, kind: 'job', solved: step.value });
-            return;
-          }
-          reply({ id: request.id, kind: 'progress', progress: step.value });
-          await pause();
-        }
-      }
-    }
-  };
-  return async (request) => {
-    try {
-      await answer(request);
-    } catch (error) {
-      if (request.kind !== 'catalogue')
-        reply({ id: request.id, kind: 'failed', message: error instanceof Error ? error.message : String(error) });
+      case 'job':
+        line.push(request);
+        void work();
     }
   };
 }

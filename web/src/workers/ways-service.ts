@@ -1,57 +1,104 @@
 import { inject, Injectable } from '@angular/core';
 import type { Catalogue, Connector, JobDocument, JobQuery, Port, SensorPlace, WaysAnswer } from '@gewinde/core';
-import { filter, map, Observable, Subject } from 'rxjs';
-import { CatalogueStore } from '../data/catalogue-store';
+import { filter, map, Observable, Subject, takeWhile, timeout } from 'rxjs';
+import { ShopStore } from '../data/shop-store';
 import type { WaysQuestion, WaysReply, WaysRequest } from './ways-protocol';
 import { makeWaysWorker } from './worker-factory';
 
 type Asking = Extract<WaysRequest, { id: number }>;
 type Unasked = Asking extends infer A ? (A extends { id: number } ? Omit<A, 'id'> : never) : never;
+type Answer<K extends WaysReply['kind']> = Extract<WaysReply, { kind: K }>;
 
-/** Finds ways, places for sensors and whole jobs, off the main thread. */
+/** A worker that says nothing for so long is taken for dead, ms. */
+const SILENCE_MS = 30_000;
+
+/** Finds ways, places for sensors and whole jobs, off the main thread. Leaving an answer cancels its question. */
 @Injectable({ providedIn: 'root' })
 export class WaysService {
-  private readonly worker = makeWaysWorker();
+  private worker = this.start();
   private readonly replies = new Subject<WaysReply>();
+  private catalogue: Catalogue | null = null;
   private asked = 0;
 
   constructor() {
-    this.worker.addEventListener('message', ({ data }: MessageEvent<WaysReply>) => this.replies.next(data));
-    inject(CatalogueStore)
+    inject(ShopStore)
       .catalogue$.pipe(filter((c): c is Catalogue => c !== null))
-      .subscribe((catalogue) => this.worker.postMessage({ kind: 'catalogue', catalogue } satisfies WaysRequest));
+      .subscribe((catalogue) => {
+        this.catalogue = catalogue;
+        this.post({ kind: 'catalogue', catalogue });
+      });
   }
 
   ways(question: WaysQuestion): Observable<WaysAnswer> {
-    return this.ask({ kind: 'ways', question }).pipe(map((reply) => (reply as Extract<WaysReply, { kind: 'ways' }>).answer));
+    return this.ask<Answer<'ways'>>({ kind: 'ways', question }).pipe(map(({ answer }) => answer));
   }
 
   places(sensor: Connector, from: Port, document: JobDocument): Observable<SensorPlace[]> {
-    return this.ask({ kind: 'places', sensor, from, document }).pipe(
-      map((reply) => (reply as Extract<WaysReply, { kind: 'places' }>).places),
-    );
+    return this.ask<Answer<'places'>>({ kind: 'places', sensor, from, document }).pipe(map(({ places }) => places));
   }
 
-  /** Progress, then the solved job; leaving it cancels the work. */
-  job(document: JobDocument, query: JobQuery): Observable<Extract<WaysReply, { kind: 'progress' | 'job' }>> {
-    return this.ask({ kind: 'job', document, query }) as Observable<Extract<WaysReply, { kind: 'progress' | 'job' }>>;
+  /** Progress, then the solved job. */
+  job(document: JobDocument, query: JobQuery): Observable<Answer<'progress' | 'job'>> {
+    return this.ask({ kind: 'job', document, query });
   }
 
-  private ask(request: Unasked): Observable<WaysReply> {
-    return new Observable((subscriber) => {
+  private ask<R extends WaysReply>(request: Unasked): Observable<R> {
+    return new Observable<R>((to) => {
       const id = ++this.asked;
       let finished = false;
-      const waiting = this.replies.pipe(filter((reply) => reply.id === id)).subscribe((reply) => {
-        finished = reply.kind !== 'progress';
-        if (reply.kind === 'failed') subscriber.error(new Error(reply.message));
-        else subscriber.next(reply);
-        if (finished) subscriber.complete();
-      });
-      this.worker.postMessage({ ...request, id });
+      const waiting = this.replies
+        .pipe(
+          filter((reply) => reply.id === id || reply.id === 0),
+          map((reply) => {
+            if (reply.kind === 'failed') throw new Error(reply.message);
+            return reply as R;
+          }),
+          takeWhile((reply) => reply.kind === 'progress', true),
+          timeout({ each: SILENCE_MS, with: () => this.dead() }),
+        )
+        .subscribe({
+          next: (reply) => {
+            finished = reply.kind !== 'progress';
+            to.next(reply);
+          },
+          error: (error: unknown) => {
+            finished = true;
+            to.error(error);
+          },
+          complete: () => to.complete(),
+        });
+      this.post({ ...request, id } as WaysRequest);
       return () => {
         waiting.unsubscribe();
-        if (!finished) this.worker.postMessage({ kind: 'cancel', id } satisfies WaysRequest);
+        if (!finished) this.post({ kind: 'cancel', id });
       };
+    });
+  }
+
+  private post(request: WaysRequest): void {
+    this.worker.postMessage(request);
+  }
+
+  private start(): Worker {
+    const worker = makeWaysWorker();
+    worker.addEventListener('message', ({ data }: MessageEvent<WaysReply>) => this.replies.next(data));
+    worker.addEventListener('error', () => this.restart('The solver has stopped.'));
+    worker.addEventListener('messageerror', () => this.restart('The solver has said something that cannot be read.'));
+    return worker;
+  }
+
+  /** Whoever waits is told; the next question finds a fresh worker. */
+  private restart(message: string): void {
+    this.worker.terminate();
+    this.worker = this.start();
+    if (this.catalogue) this.post({ kind: 'catalogue', catalogue: this.catalogue });
+    this.replies.next({ id: 0, kind: 'failed', message });
+  }
+
+  private dead(): Observable<never> {
+    return new Observable((to) => {
+      this.restart('The solver does not answer.');
+      to.error(new Error('The solver does not answer.'));
     });
   }
 }

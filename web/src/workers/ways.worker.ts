@@ -3,4 +3,4 @@ import { answerWays } from './answer-ways';
 import type { WaysRequest } from './ways-protocol';
 
 const answer = answerWays((message) => postMessage(message));
-addEventListener('message', ({ data }: MessageEvent<WaysRequest>) => void answer(data));
+addEventListener('message', ({ data }: MessageEvent<WaysRequest>) => answer(data));

@@ -1,0 +1,136 @@
+import { inject, Injectable } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import {
+  findFitting,
+  findHose,
+  newsOf,
+  shopContracts,
+  usualWeights,
+  type AnswerOf,
+  type Catalogue,
+  type ColumnMapping,
+  type Fitting,
+  type KnownParts,
+  type Progress,
+  type ShopChange,
+  type ShopCommand,
+  type WeightsRow,
+} from '@gewinde/core';
+import { BehaviorSubject, defer, distinctUntilChanged, filter, map, type Observable, Subject, switchMap, tap } from 'rxjs';
+import { v4 as uuid } from 'uuid';
+import { Api, ApiError } from './api';
+import { keepTrying } from './in-order';
+
+/** What all jobs share, as far as this tab has heard. */
+interface Shop extends Progress {
+  readonly catalogue: Catalogue;
+  readonly weights: WeightsRow;
+}
+
+/** The catalogue and what the shop weighs: read once, then followed change by change. */
+@Injectable({ providedIn: 'root' })
+export class ShopStore {
+  private readonly api = inject(Api);
+  private readonly asked = new BehaviorSubject<void>(undefined);
+  private readonly state = new BehaviorSubject<Shop | null>(null);
+  /** Changes of the shop as they are taken in: for what is shown of a part beside the catalogue. */
+  readonly changes = new Subject<ShopChange>();
+
+  readonly catalogue$: Observable<Catalogue | null> = this.state.pipe(
+    map((shop) => shop?.catalogue ?? null),
+    distinctUntilChanged(),
+  );
+  readonly catalogue = toSignal(this.catalogue$, { initialValue: null });
+  readonly weights = toSignal(this.state.pipe(map((shop) => shop?.weights.weights ?? usualWeights)), { initialValue: usualWeights });
+  readonly loaded$ = this.catalogue$.pipe(filter((catalogue) => catalogue !== null));
+
+  constructor() {
+    this.asked
+      .pipe(switchMap(() => defer(() => this.api.call(shopContracts.readCatalogue, {})).pipe(keepTrying(() => true))))
+      .subscribe((shop) => this.state.next(asRead(shop)));
+  }
+
+  /** Up to which change the shop has been taken in. */
+  get at(): number {
+    return this.state.value?.at ?? 0;
+  }
+
+  /** What the catalogue has to say to a command; undefined while it is not there. */
+  get parts(): KnownParts | undefined {
+    const catalogue = this.state.value?.catalogue;
+    return (
+      catalogue && {
+        fitting: (id) => findFitting(catalogue, id),
+        hasHose: (construction, dash) => findHose(catalogue, construction, dash) !== undefined,
+      }
+    );
+  }
+
+  /** Reads everything anew: what is here is not to be built on any more. */
+  reload(): void {
+    this.asked.next();
+  }
+
+  /** @throws {ApiError} in the stream: why it was refused */
+  change(...commands: ShopCommand[]): Observable<ShopChange> {
+    return this.send((key) => this.api.call(shopContracts.changeShop, { body: { key, commands } as never }));
+  }
+
+  undo(): Observable<ShopChange> {
+    return this.send((key) => this.api.call(shopContracts.undoShop, { body: { key } }));
+  }
+
+  importList(csv: string, mapping: ColumnMapping): Observable<ShopChange> {
+    return this.send((key) => this.api.call(shopContracts.importList, { body: { key, csv, mapping } }));
+  }
+
+  setWeights(weights: WeightsRow['weights']): Observable<ShopChange> {
+    return this.change({ do: 'set-weights', version: this.state.value?.weights.version ?? 0, weights });
+  }
+
+  /** Takes a change in: the answer to one's own command, or what the stream tells. */
+  receive(change: ShopChange, inOrder: boolean): void {
+    const shop = this.state.value;
+    if (!shop) return;
+    const { put, removed, progress } = newsOf(shop, change, inOrder);
+    const parts = put.flatMap((entity) => (entity.type === 'part' ? [entity.row.fitting] : []));
+    const weights = put.findLast((entity) => entity.type === 'weights')?.row as WeightsRow | undefined;
+    const unset = removed.some((row) => row.type === 'weights') ? noWeights : undefined;
+    const gone = removed.flatMap((row) => (row.type === 'part' ? [row.id] : []));
+    const catalogue =
+      parts.length > 0 || gone.length > 0
+        ? { ...shop.catalogue, fittings: withParts(shop.catalogue.fittings, parts, gone) }
+        : shop.catalogue;
+    this.state.next({ ...progress, catalogue, weights: weights ?? unset ?? shop.weights });
+    if (put.length > 0 || removed.length > 0) this.changes.next(change);
+  }
+
+  /** One key however often it is sent: an answer that is lost does no harm. */
+  private send(call: (key: string) => Observable<ShopChange>): Observable<ShopChange> {
+    return defer(() => {
+      const key = uuid();
+      let tries = 0;
+      return defer(() => call(key)).pipe(
+        keepTrying((error) => error instanceof ApiError && error.transient && ++tries < 3),
+        tap((change) => this.receive(change, false)),
+      );
+    });
+  }
+}
+
+const noWeights: WeightsRow = { id: 'chain-weights', weights: usualWeights, version: 0 };
+
+function asRead({ at, weights, ...catalogue }: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
+  return { catalogue, weights, at, ahead: new Map() };
+}
+
+/** Parts at their places, new ones last. */
+function withParts(fittings: readonly Fitting[], parts: readonly Fitting[], gone: readonly string[]): Fitting[] {
+  const next = new Map(parts.map((part) => [part.id, part]));
+  const left = new Set(gone);
+  const known = new Set(fittings.map((f) => f.id));
+  return [
+    ...fittings.filter((f) => !left.has(f.id)).map((f) => next.get(f.id) ?? f),
+    ...parts.filter((part) => !known.has(part.id)),
+  ];
+}

@@ -1,0 +1,44 @@
+import { connectorName, formatConnector, type JobDocument, type Port } from '@gewinde/core';
+
+/** A port as it is picked. */
+export interface PortChoice {
+  readonly id: string;
+  readonly port: Port;
+  readonly component: string;
+  readonly notation: string;
+  /** `Turbo, oil inlet`. */
+  readonly name: string;
+  /** `L4 Turbo feed`, where a line uses it already. */
+  readonly usedBy?: string;
+}
+
+/** The ports of a job in the order of the survey, free ones first. A line's own ports count as free for it. */
+export function portChoices(document: JobDocument, besides?: string): PortChoice[] {
+  const byPosition = (a: { position: number }, b: { position: number }): number => a.position - b.position;
+  const all = [...document.components].sort(byPosition).flatMap((component) =>
+    document.ports
+      .filter((p) => p.componentId === component.id)
+      .sort(byPosition)
+      .map((port): PortChoice => {
+        const user = document.lines.find((l) => l.id !== besides && (l.endA.portId === port.id || l.endB.portId === port.id));
+        return {
+          id: port.id,
+          port,
+          component: component.name,
+          notation: formatConnector(port.connector),
+          name: `${component.name}, ${port.label}`,
+          ...(user ? { usedBy: `L${user.number} ${user.name}` } : {}),
+        };
+      }),
+  );
+  return [...all.filter((c) => !c.usedBy), ...all.filter((c) => c.usedBy)];
+}
+
+/** Those in which every word is found: in the component, the name, the notation or its full words. */
+export function matchingPorts(choices: readonly PortChoice[], text: string): PortChoice[] {
+  const words = text.toLowerCase().split(/[\s,·]+/).filter(Boolean);
+  return choices.filter((c) => {
+    const said = `${c.name} ${c.notation} ${connectorName(c.port.connector)}`.toLowerCase();
+    return words.every((word) => said.includes(word));
+  });
+}
