@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { performance } from 'node:perf_hooks';
 import { benchChains, largeCatalogue } from './bench-chains.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages } from './needs.mjs';
@@ -31,7 +32,7 @@ function namingShare(pitchKnown) {
   let asked = 0;
   let first = 0;
   let second = 0;
-  for (const side of ['external', 'internal'])
+  for (const side of /** @type {const} */ (['external', 'internal']))
     for (const thread of core.measurableThreads(side))
       for (let i = 0; i < 20; i++) {
         const named = core.identifyThread({
@@ -65,6 +66,7 @@ namingShare(false);
 
 const { url, stop } = await throwawayServer();
 try {
+  /** @returns {Promise<any>} */
   const call = async (method, path, body) => {
     const response = await fetch(url + path, {
       method,
@@ -76,7 +78,8 @@ try {
   };
   const jobs = await call('GET', '/api/jobs');
   const jobId = jobs.find((s) => s.job.number === '2403').job.id;
-  const document = await call('GET', `/api/jobs/${jobId}`);
+  const { document } = await call('GET', `/api/jobs/${jobId}`);
+  const change = (...commands) => call('POST', `/api/jobs/${jobId}/changes`, { key: randomUUID(), commands });
   const catalogue = await call('GET', '/api/catalogue');
   const file = await call('GET', `/api/jobs/${jobId}/export`);
   let line = document.lines[3];
@@ -84,15 +87,16 @@ try {
   await measure('GET the board', 100, () => call('GET', '/api/jobs'));
   await measure(`GET a job (${document.ports.length} ports, ${document.lines.length} lines)`, 200, () => call('GET', `/api/jobs/${jobId}`));
   await measure(`GET the catalogue (${catalogue.fittings.length} fittings)`, 100, () => call('GET', '/api/catalogue'));
-  await measure(
-    'PATCH a line',
-    200,
-    async (i) => (line = await call('PATCH', `/api/lines/${line.id}`, { version: line.version, tapedLengthMm: 600 + i })),
+  await measure('a change of one line', 200, async (i) => {
+    const { put } = await change({ do: 'edit-line', id: line.id, version: line.version, set: { tapedLengthMm: 600 + i } });
+    line = put[0].row;
+  });
+  const componentId = document.components[0].id;
+  await measure('a change that adds a port', 150, (i) => change({ do: 'add-port', componentId, label: `p${i}`, notation: 'npt 1/8 f' }));
+  await measure('a change of 100 components at once', 1, () =>
+    change(...Array.from({ length: 100 }, (_, i) => ({ do: 'add-component', kind: 'pan', name: `Pan ${i}` }))),
   );
-  await measure('POST a port', 200, (i) =>
-    call('POST', `/api/components/${document.components[0].id}/ports`, { label: `p${i}`, notation: 'npt 1/8 f' }),
-  );
-  await measure('POST undo', 100, () => call('POST', `/api/jobs/${jobId}/undo`, {}));
+  await measure('POST undo', 100, () => call('POST', `/api/jobs/${jobId}/undo`, { key: randomUUID() }));
   await measure('GET the export', 50, () => call('GET', `/api/jobs/${jobId}/export`));
   await measure('GET the parts list as CSV', 50, () => call('GET', `/api/jobs/${jobId}/parts.csv`));
   await measure('POST an import', 30, (i) => call('POST', '/api/jobs/import', { ...file, job: { ...file.job, number: `B${i}` } }));

@@ -3,7 +3,7 @@ import { dirname } from 'node:path';
 
 /**
  * One running copy a data folder. Takes the lock, or says who holds it; a lock whose process is gone is stale and taken over.
- * @returns {{ held: true, stale: boolean } | { held: false, pid: number, address?: string }}
+ * @returns {{ held: true, stale: boolean, pid?: undefined, address?: undefined } | { held: false, stale?: undefined, pid: number, address?: string }}
  */
 export function takeLock(file) {
   mkdirSync(dirname(file), { recursive: true, mode: 0o700 });

@@ -30,7 +30,7 @@ try {
 
 /** The SQL of a backup; refuses a file that is no backup or is cut short. */
 function read(path) {
-  let text;
+  let text = '';
   try {
     text = gunzipSync(readFileSync(path)).toString('utf8');
   } catch {

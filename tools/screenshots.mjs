@@ -28,10 +28,11 @@ const browser = await chromium.launch({
   ],
 });
 try {
-  const jobs = await (await fetch(`${url}/api/jobs`)).json();
-  const jobId = jobs.find((s) => s.job.number === '2403').job.id;
-  const { lines } = await (await fetch(`${url}/api/jobs/${jobId}`)).json();
-  const line = (number) => `/job/${jobId}/lines/${lines.find((l) => l.number === number).id}`;
+  const jobs = /** @type {{ job: { id: string, number: string } }[]} */ (await (await fetch(`${url}/api/jobs`)).json());
+  const jobId = jobs.find((s) => s.job.number === '2403')?.job.id;
+  const read = await (await fetch(`${url}/api/jobs/${jobId}`)).json();
+  const { lines } = /** @type {{ document: { lines: { id: string, number: number }[] } }} */ (read).document;
+  const line = (number) => `/job/${jobId}/lines/${lines.find((l) => l.number === number)?.id}`;
   const shots = [
     { name: 'board', path: '/', ready: (p) => p.getByRole('link', { name: 'Open job 2403 Magpie' }) },
     {
@@ -77,7 +78,7 @@ try {
         await p.getByRole('button', { name: /^Take way 1, Tee/ }).click();
         await p.getByRole('heading', { name: /Ways from Gauge panel/ }).waitFor();
         await p.getByRole('button', { name: /^Take way 1,/ }).click();
-        await p.getByRole('button', { name: 'End A', exact: true }).click();
+        await p.getByRole('tab', { name: 'End A' }).click();
         await p.getByRole('button', { name: 'Hold way 2 to compare' }).click();
         await p.waitForTimeout(400);
       },
@@ -87,7 +88,7 @@ try {
       path: `/store?part=${encodeURIComponent('an6fswivel+an6m+npt1/8f')}`,
       ready: (p) => p.getByRole('button', { name: 'Take out' }),
       act: async (p) => {
-        await p.getByRole('searchbox', { name: 'End' }).fill('npt 1/8 f');
+        await p.getByRole('textbox', { name: 'End' }).fill('npt 1/8 f');
         await p.waitForTimeout(300);
       },
     },

@@ -51,7 +51,7 @@ if (!stopping) {
     detached: true, // Ctrl+C reaches this script alone, which stops server and database in their order
     env: {
       ...process.env,
-      GEWINDE_DATABASE_URL: ownDatabase ?? database.url('gewinde'),
+      GEWINDE_DATABASE_URL: ownDatabase ?? database?.url('gewinde'),
       GEWINDE_PORT: String(options.port),
       GEWINDE_WEB_ROOT: join(root, 'web/dist/web/browser'),
       GEWINDE_DEMO: options.demo,

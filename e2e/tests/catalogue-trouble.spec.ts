@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
 import { copyOfMagpie, jobByNumber, saved } from './shop.js';
 
@@ -6,11 +7,11 @@ test('wishes made while the server is away are kept on the screen and sent when 
   const line = lines[3]!;
   await page.goto(`/job/${job.id}/lines/${line.id}`);
   await page.getByRole('button', { name: /^Wishes/ }).click();
-  await page.route('**/api/lines/*', (route) => route.abort());
-  await page.getByLabel('Turns').selectOption('90');
+  await page.route('**/api/jobs/*/changes', (route) => route.abort());
+  await page.getByLabel('Turns').selectOption('90°');
   await expect(page.locator('g-ways-table').getByRole('row').nth(2)).toContainText(/banjo|elbow/i);
   await expect(page.getByRole('status').filter({ hasText: 'not saved yet, kept here' })).toBeVisible();
-  await page.unroute('**/api/lines/*');
+  await page.unroute('**/api/jobs/*/changes');
   await expect(saved(page)).toBeVisible();
   const kept = (await jobByNumber(request, 'T-1')).lines.find((l) => l.id === line.id) as unknown as { endA: { wishes: object } };
   expect(kept.endA.wishes).toEqual({ turnDeg: 90 });
@@ -27,10 +28,11 @@ test('two people edit one part: the second is shown that it has changed, and los
   await form.getByLabel('Price €').fill('99,90');
   const row = (await (await request.get(`/api/catalogue/fittings/${id}`)).json()) as { fitting: { id: string }; version: number };
   const { id: _, ...fitting } = row.fitting;
-  await request.put(`/api/catalogue/fittings/${id}`, { data: { version: row.version, fitting: { ...fitting, shelf: 77 } } });
+  const theirs = { do: 'edit-part', id: row.fitting.id, version: row.version, part: { ...fitting, shelf: 77 } };
+  expect((await request.post('/api/shop/changes', { data: { key: randomUUID(), commands: [theirs] } })).ok()).toBe(true);
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByRole('alert').filter({ hasText: 'Somebody else has changed this' })).toBeVisible();
-  await expect(form.getByLabel('Price €')).toHaveValue('99.90');
+  await expect(form.getByLabel('Price €')).toHaveValue('99,90');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByLabel('Part', { exact: true })).toContainText('€ 99.90');
 });
@@ -38,10 +40,10 @@ test('two people edit one part: the second is shown that it has changed, and los
 test('the store tells a part that is not there, and a list that is not one, without an empty page', async ({ page }) => {
   await page.goto('/store?part=no-such-part');
   await expect(page.getByLabel('Part', { exact: true })).toContainText('"no-such-part" is not in the catalogue');
-  await page.getByRole('searchbox', { name: 'End' }).fill('rc 1/8 f');
-  await page.getByLabel('That').selectOption('fits');
+  await page.getByRole('textbox', { name: 'End' }).fill('rc 1/8 f');
+  await page.getByLabel('That').selectOption('the part seals on');
   await expect(page.getByRole('button', { name: /^Tee, r 1\/8 m/ }).first()).toBeVisible();
-  await page.getByLabel('Kind').selectOption('plug');
+  await page.getByLabel('Kind').selectOption('plugs');
   await page.getByRole('button', { name: /^Plug, r 1\/8 m/ }).click();
   await expect(page.getByLabel('Part', { exact: true })).toContainText('British taper pipe 1/8, male');
   await page.goBack();

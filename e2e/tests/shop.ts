@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 
 interface Summary {
@@ -10,18 +11,38 @@ export interface JobDocument {
   lines: { id: string; number: number; name: string; version: number; tapedLengthMm: number | null }[];
 }
 
+const read = async (request: APIRequestContext, id: string | undefined): Promise<JobDocument> =>
+  ((await (await request.get(`/api/jobs/${id}`)).json()) as { document: JobDocument }).document;
+
 export async function jobByNumber(request: APIRequestContext, number: string): Promise<JobDocument> {
   const jobs = (await (await request.get('/api/jobs')).json()) as Summary[];
-  const id = jobs.find((s) => s.job.number === number)?.job.id;
-  return (await (await request.get(`/api/jobs/${id}`)).json()) as JobDocument;
+  return read(request, jobs.find((s) => s.job.number === number)?.job.id);
 }
 
 /** A fresh copy of the demo job under a number of its own, so that tests do not stand on one another. */
 export async function copyOfMagpie(request: APIRequestContext, number: string): Promise<JobDocument> {
   const { job } = await jobByNumber(request, '2403');
   const file = (await (await request.get(`/api/jobs/${job.id}/export`)).json()) as { job: { number: string } };
-  const made = (await (await request.post('/api/jobs/import', { data: { ...file, job: { ...file.job, number } } })).json()) as Summary;
-  return (await (await request.get(`/api/jobs/${made.job.id}`)).json()) as JobDocument;
+  const made = (await (await request.post('/api/jobs/import', { data: { ...file, job: { ...file.job, number } } })).json()) as {
+    summary: Summary;
+  };
+  return read(request, made.summary.job.id);
+}
+
+/** What somebody else does to a job meanwhile. */
+export async function elsewhere(request: APIRequestContext, jobId: string, ...commands: object[]): Promise<void> {
+  const answer = await request.post(`/api/jobs/${jobId}/changes`, {
+    data: { key: randomUUID(), commands },
+    headers: { 'x-gewinde-client': 'somebody-else' },
+  });
+  expect(await answer.json()).toHaveProperty('put');
+}
+
+/** Picks a port by what it is called. */
+export async function pick(field: Locator, words: string): Promise<void> {
+  await field.fill(words);
+  await expect(field).toHaveAttribute('aria-expanded', 'true');
+  await field.press('Enter');
 }
 
 export function saved(page: Page): Locator {
@@ -49,5 +70,5 @@ export async function addComponent(
 
 /** This tab hears of nothing that others change: the stream of changes is cut before the page opens. Call it before `goto`. */
 export async function deaf(page: Page): Promise<void> {
-  await page.route('**/api/jobs/*/live*', (route) => route.abort());
+  await page.route('**/api/live*', (route) => route.abort());
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { copyOfMagpie, deaf, jobByNumber, saved } from './shop.js';
+import { elsewhere, copyOfMagpie, deaf, jobByNumber, saved } from './shop.js';
 
 const rename = async (page: Page, name: string) => {
   await page.getByLabel('Name of the line').fill(name);
@@ -12,7 +12,7 @@ test('two people change one line: both versions are shown, nothing is overwritte
   await deaf(page);
   await page.goto(`/job/${job.id}/lines/${line.id}`);
   await expect(page.getByLabel('Name of the line')).toHaveValue('Turbo feed');
-  await request.patch(`/api/lines/${line.id}`, { data: { version: line.version, name: 'Their name' } });
+  await elsewhere(request, job.id, { do: 'edit-line', id: line.id, version: line.version, set: { name: 'Their name' } });
   await rename(page, 'My name');
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Changed by somebody else');
@@ -27,9 +27,9 @@ test('a change made elsewhere appears by itself', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'T-2');
   await page.goto(`/job/${job.id}/lines/${lines[0]!.id}`);
   await expect(page.getByLabel('Name of the line')).toHaveValue('Scavenge, front');
-  await request.patch(`/api/lines/${lines[0]!.id}`, { data: { version: lines[0]!.version, name: 'Pickup, front' } });
+  await elsewhere(request, job.id, { do: 'edit-line', id: lines[0]!.id, version: lines[0]!.version, set: { name: 'Pickup, front' } });
   await expect(page.getByLabel('Name of the line')).toHaveValue('Pickup, front');
-  await expect(page.getByText('Changed elsewhere: Edit L1 Scavenge, front')).toBeVisible();
+  await expect(page.getByText('Changed elsewhere: Edit L1 Scavenge, front: name')).toBeVisible();
 });
 
 test('the server goes away in mid-edit: the change is kept, over a reload too, and saved when it is back', async ({ page, request }) => {
@@ -37,15 +37,15 @@ test('the server goes away in mid-edit: the change is kept, over a reload too, a
   await page.goto(`/job/${job.id}/lines/${lines[0]!.id}`);
   await expect(page.getByLabel('Name of the line')).toHaveValue('Scavenge, front');
   const away = { status: 503, json: { code: 'database-away', message: 'The database does not answer.' } };
-  await page.route('**/api/lines/*', (route) => route.fulfill(away));
+  await page.route('**/api/jobs/*/changes', (route) => route.fulfill(away));
   await rename(page, 'Kept name');
   await expect(page.getByText('not saved yet, kept here')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Name of the line')).toHaveValue('Kept name');
   await expect(page.getByText('not saved yet, kept here')).toBeVisible();
-  await page.unroute('**/api/lines/*');
+  await page.unroute('**/api/jobs/*/changes');
   await expect(saved(page)).toBeVisible();
-  const { lines: after } = (await (await request.get(`/api/jobs/${job.id}`)).json()) as { lines: { name: string }[] };
+  const { lines: after } = await jobByNumber(request, 'T-3');
   expect(after[0]!.name).toBe('Kept name');
 });
 

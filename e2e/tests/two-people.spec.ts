@@ -1,22 +1,89 @@
 import { expect, test } from '@playwright/test';
-import { copyOfMagpie, deaf, saved } from './shop.js';
+import { copyOfMagpie, deaf, elsewhere, jobByNumber, saved } from './shop.js';
 
-test('two tabs on one job: what one does the other sees, and either can take it back', async ({ page, context, request }) => {
+test('two tabs on one job: what one does the other sees, and each takes back its own', async ({ page, context, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'D-1');
   const other = await context.newPage();
   await page.goto(`/job/${job.id}/lines/${lines[0]!.id}`);
+  await page.getByLabel('Name of the line').fill('Pickup');
+  await page.getByLabel('Name of the line').press('Enter');
   await other.goto(`/job/${job.id}/survey`);
   await expect(other.getByLabel('Name of the component')).toHaveValue('Block');
   await other.getByLabel('Name of the component').fill('Engine');
   await other.getByLabel('Name of the component').press('Enter');
   await page.getByRole('button', { name: 'Add a line' }).click();
-  await expect(page.getByRole('dialog').locator('optgroup').first()).toHaveAttribute('label', 'Engine');
-  await expect(page.getByRole('dialog').locator(':focus')).toHaveCount(1);
+  const from = page.getByRole('dialog').getByLabel('From port');
+  await from.fill('main feed');
+  await expect(page.locator('.g-picker').getByRole('option').first()).toContainText('Engine, main feed');
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await page.keyboard.press('Control+z');
-  await expect(page.getByText('Undone: Edit Block')).toBeVisible();
+  await expect(page.getByText('Undone: Edit L1 Scavenge, front: name')).toBeVisible();
+  await expect(other.getByLabel('Name of the component')).toHaveValue('Engine');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('There is nothing to undo.')).toBeVisible();
+  await other.locator('h2').first().click();
+  await other.keyboard.press('Control+z');
   await expect(other.getByLabel('Name of the component')).toHaveValue('Block');
+});
+
+test('what is half typed in one tab is not replaced by what the other saves, and neither is lost', async ({ page, context, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'D-6');
+  const other = await context.newPage();
+  const address = `/job/${job.id}/lines/${lines[3]!.id}`;
+  await page.goto(address);
+  await other.goto(address);
+  const name = page.getByLabel('Name of the line');
+  await expect(name).toHaveValue('Turbo feed');
+  await name.press('End');
+  await name.pressSequentially(' to the');
+  await other.getByLabel('Name of the line').fill('Feed, theirs');
+  await other.getByLabel('Name of the line').press('Enter');
+  await expect(page.getByText('Changed elsewhere: Edit L4')).toBeVisible();
+  await expect(name).toHaveValue('Turbo feed to the');
+  await name.pressSequentially(' turbo');
+  await name.press('Enter');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('row', { name: /Name/ })).toContainText('Feed, theirs');
+  await dialog.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(other.getByLabel('Name of the line')).toHaveValue('Turbo feed to the turbo');
+});
+
+test('an answer that is lost on the way does no harm: the change is known again as one’s own', async ({ page, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'D-7');
+  await deaf(page);
+  await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
+  let lost = 0;
+  await page.route('**/api/jobs/*/changes', async (route) => {
+    await route.fetch(); // it arrives and is carried out
+    if (lost++ === 0) await route.abort();
+    else await route.continue();
+  });
+  await page.getByLabel('Taped length').fill('701');
+  await page.getByLabel('Taped length').press('Enter');
+  await expect(saved(page)).toBeVisible();
+  expect(lost).toBeGreaterThan(1);
+  await expect(page.getByRole('dialog')).toBeHidden();
+  const [line] = (await jobByNumber(request, 'D-7')).lines.filter((l) => l.number === 4);
+  expect([line!.tapedLengthMm, line!.version]).toEqual([701, lines[3]!.version + 1]);
+});
+
+test('one job after another, quickly: the address and what is shown are of one job', async ({ page, request }) => {
+  const first = await copyOfMagpie(request, 'D-8');
+  const second = await jobByNumber(request, '2409');
+  await page.goto('/');
+  await page.route(`**/api/jobs/${first.job.id}`, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 600));
+    await route.continue().catch(() => undefined);
+  });
+  await page.getByRole('link', { name: 'Open job D-8' }).click();
+  await expect(page).toHaveURL(new RegExp(first.job.id));
+  await page.goBack();
+  await page.getByRole('link', { name: 'Open job 2409' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('2409');
+  await page.waitForTimeout(900);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('2409');
+  expect(page.url()).toContain(second.job.id);
 });
 
 test('theirs is taken when that is what is wanted', async ({ page, request }) => {
@@ -25,7 +92,7 @@ test('theirs is taken when that is what is wanted', async ({ page, request }) =>
   await deaf(page);
   await page.goto(`/job/${job.id}/lines/${line.id}`);
   await expect(page.getByLabel('Name of the line')).toHaveValue('Tank to pump');
-  await request.patch(`/api/lines/${line.id}`, { data: { version: line.version, tapedLengthMm: 1234 } });
+  await elsewhere(request, job.id, { do: 'edit-line', id: line.id, version: line.version, set: { tapedLengthMm: 1234 } });
   await page.getByLabel('Taped length').fill('1300');
   await page.getByLabel('Taped length').press('Enter');
   const dialog = page.getByRole('dialog');
@@ -41,7 +108,7 @@ test('quick changes one after another all arrive, in their order', async ({ page
   await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
   const taped = page.getByLabel('Taped length');
   await expect(taped).toHaveValue(/^664/);
-  await page.route('**/api/lines/*', async (route) => {
+  await page.route('**/api/jobs/*/changes', async (route) => {
     await new Promise((resolve) => setTimeout(resolve, 150));
     await route.continue();
   });
@@ -52,10 +119,7 @@ test('quick changes one after another all arrive, in their order', async ({ page
   await page.getByRole('combobox', { name: 'Service' }).selectOption({ label: 'Return' });
   await expect(saved(page)).toBeVisible();
   await expect
-    .poll(
-      async () =>
-        ((await (await request.get(`/api/jobs/${job.id}`)).json()) as { lines: { tapedLengthMm: number; service: string }[] }).lines[3],
-    )
+    .poll(async () => (await jobByNumber(request, 'D-3')).lines[3])
     .toMatchObject({ tapedLengthMm: 740, service: 'return' });
   await expect(page.getByRole('dialog')).toBeHidden();
 });

@@ -59,7 +59,7 @@ export function withRows(
   };
   const job = put.findLast((e) => e.type === 'job');
   return {
-    job: job ? (job.row as JobEntities['job']) : document.job,
+    job: job ? (job.row) : document.job,
     components: merged('component'),
     ports: merged('port'),
     lines: merged('line'),
@@ -68,7 +68,7 @@ export function withRows(
 
 /** The document after a change: the one place where a change is taken in. */
 export function applyChange(document: JobDocument, change: Pick<JobChange, 'put' | 'removed' | 'at'>): JobDocument {
-  const next = withRows(document, change.put as JobEntity[], change.removed);
+  const next = withRows(document, change.put, change.removed);
   return { ...next, job: { ...next.job, updatedAt: change.at } };
 }
 

@@ -12,9 +12,9 @@ import {
   LineSchema,
   PortSchema,
   serviceIds,
+  services,
   writeJobFile,
 } from './index.js';
-import { services } from '../lines/index.js';
 
 describe('the schemas', () => {
   it('take the sample job, its file and the whole catalogue', () => {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { catalogue, document } from '../../testing/sample-job.js';
 import { boundsOf, runSheet } from '../drawing/index.js';
 import { constructions, hoseEndAngles } from '../hose/index.js';
-import { serviceIds, writeJobFile, checkJobFileContent, type JobDocument, type Line } from '../job/index.js';
+import { serviceIds, writeJobFile, readJobFile, type JobDocument, type Line } from '../job/index.js';
 import { cutTickets } from '../cutting/index.js';
 import { partsList } from '../purchasing/index.js';
 import { everyConnector, formatConnector, parseConnector, type Connector } from '../connectors/index.js';
@@ -99,7 +99,7 @@ describe('whatever a job holds', () => {
         const file = writeJobFile(d, catalogue);
         expect(JSON.parse(JSON.stringify(file))).toEqual(file);
         const known = new Set([...catalogue.fittings.map((f) => f.id), 'gone']);
-        const connectors = checkJobFileContent(file, known);
+        const { connectors } = readJobFile(file, known);
         expect(connectors.size).toBe(d.ports.length);
         const gallery = d.ports.find((p) => p.id === 'gallery')!;
         expect(connectors.get('C1.P1')).toEqual(parseConnector(formatConnector(gallery.connector)));

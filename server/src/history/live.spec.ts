@@ -15,7 +15,7 @@ afterAll(async () => server.close());
 /** Listens until so many messages have come. */
 async function listen(query: Record<string, string>, count: number, lastEventId?: string): Promise<{ messages: LiveMessage[]; ids: string[]; text: string }> {
   const stop = new AbortController();
-  const stream = await fetch(`http://127.0.0.1:${port}/api/live?${new URLSearchParams(query)}`, {
+  const stream = await fetch(`http://127.0.0.1:${port}/api/live?${new URLSearchParams(query).toString()}`, {
     signal: stop.signal,
     headers: lastEventId ? { 'last-event-id': lastEventId } : {},
   });

@@ -9,6 +9,7 @@ import { Api, ApiError } from '../data/api';
 import { JobStore } from '../data/job-store';
 import { Messages } from '../data/messages';
 import { Icon } from '../shared/icon';
+import { Whole } from '../shared/whole';
 import { TopBar } from '../shell/top-bar';
 import { JobDialog } from './job-dialog';
 
@@ -26,7 +27,7 @@ interface Listed {
 /** The jobs as they stand: how far each is, what blocks it, what comes next. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Icon, NgbTooltip, TopBar],
+  imports: [RouterLink, Icon, NgbTooltip, TopBar, Whole],
   templateUrl: './board.html',
   styleUrl: './board.scss',
 })
@@ -79,7 +80,7 @@ export class Board {
 
   protected async edit(summary?: Summary): Promise<void> {
     const dialog = this.modal.open(JobDialog, { ariaLabelledBy: 'job-title' });
-    (dialog.componentInstance as JobDialog).job.set((summary?.job as Job | undefined) ?? null);
+    (dialog.componentInstance as JobDialog).job.set((summary?.job) ?? null);
     const saved = (await dialog.result.catch(() => undefined)) as Job | undefined;
     if (saved && !summary) void this.router.navigate(['/job', saved.id, 'survey']);
     else if (saved) this.changed.next((jobs) => sorted(jobs.map((s) => (s.job.id === saved.id ? { ...s, job: saved } : s))));

@@ -39,7 +39,6 @@ import {
 import { v4 as uuid } from 'uuid';
 import { type Api, ApiError } from './api';
 import { inOrder, keepTrying } from './in-order';
-import type { LiveNews } from './live-stream';
 import type { Messages } from './messages';
 import { addPending, followed, type OutboxStorage, type PendingChange, rebased, rowOf, THE_JOB, without } from './outbox';
 
@@ -281,7 +280,7 @@ export class JobSession {
   }
 
   private stamped(draft: Draft): Command {
-    if (!needsVersion(draft)) return draft as Command;
+    if (!needsVersion(draft)) return draft;
     const type = draft.do === 'edit-job' ? 'job' : /component/.test(draft.do) ? 'component' : /port/.test(draft.do) ? 'port' : 'line';
     const id = 'id' in draft ? (draft.id as string) : this.jobId;
     let version = draft.version ?? this.versionOf(type, id);

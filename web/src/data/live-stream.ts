@@ -27,7 +27,7 @@ export class LiveStream {
 function open({ job, after, shop }: LivePlace): Observable<LiveNews> {
   return new Stream((to) => {
     const query = new URLSearchParams({ ...(job === undefined ? {} : { job, after: String(after ?? 0) }), shop: String(shop) });
-    const source = new EventSource(`${pathOf(liveContracts.live)}?${query}`);
+    const source = new EventSource(`${pathOf(liveContracts.live)}?${query.toString()}`);
     source.addEventListener('change', ({ data }: MessageEvent<string>) => to.next(JSON.parse(data) as LiveMessage));
     source.addEventListener('stale', () => to.next({ scope: 'stale' }));
     source.addEventListener('error', () => {

@@ -73,7 +73,7 @@ export class ShopStore {
 
   /** @throws {ApiError} in the stream: why it was refused */
   change(...commands: ShopCommand[]): Observable<ShopChange> {
-    return this.send((key) => this.api.call(shopContracts.changeShop, { body: { key, commands } as never }));
+    return this.send((key) => this.api.call(shopContracts.changeShop, { body: { key, commands } }));
   }
 
   undo(): Observable<ShopChange> {
@@ -94,7 +94,7 @@ export class ShopStore {
     if (!shop) return;
     const { put, removed, progress } = newsOf(shop, change, inOrder);
     const parts = put.flatMap((entity) => (entity.type === 'part' ? [entity.row.fitting] : []));
-    const weights = put.findLast((entity) => entity.type === 'weights')?.row as WeightsRow | undefined;
+    const weights = put.findLast((entity) => entity.type === 'weights')?.row;
     const unset = removed.some((row) => row.type === 'weights') ? noWeights : undefined;
     const gone = removed.flatMap((row) => (row.type === 'part' ? [row.id] : []));
     const catalogue =

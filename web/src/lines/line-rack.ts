@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { constructionById, formatDash, type AssembledLine } from '@gewinde/core';
-import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { ServiceGlyph } from '../shared/service-glyph';
+import { Whole } from '../shared/whole';
 
 const SHORT: Record<string, string> = {
   ptfe: 'PTFE',
@@ -16,7 +16,7 @@ const SHORT: Record<string, string> = {
 @Component({
   selector: 'g-line-rack',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [NgbTooltip, ServiceGlyph],
+  imports: [ServiceGlyph, Whole],
   templateUrl: './line-rack.html',
   styleUrl: './line-rack.scss',
 })

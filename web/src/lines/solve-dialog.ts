@@ -16,6 +16,8 @@ interface Run {
   readonly error?: string;
 }
 
+const NOT_RUN: Run = {};
+
 /** All ends of the job at once: progress, what was found, and taking it in one change that one undo takes back. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -61,7 +63,7 @@ export class SolveDialog {
         );
       }),
     ),
-    { initialValue: {} as Run },
+    { initialValue: NOT_RUN },
   );
   private readonly refused = signal<string | null>(null);
   protected readonly progress = computed(() => this.run().progress ?? null);
@@ -100,7 +102,7 @@ export class SolveDialog {
       id: end.lineId,
       side: end.side,
       fittings: end.way!.fittings.map((link) => ({ ...link })),
-      branches: branchesOf(end.way!, end.portId),
+      branches: branchesOf(end.way, end.portId),
     }));
     this.refused.set(null);
     try {

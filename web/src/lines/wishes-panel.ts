@@ -123,7 +123,7 @@ function tidy(wishes: Wishes): Wishes {
       const value = wishes[key];
       return value === undefined || (Array.isArray(value) && value.length === 0) ? [] : [[key, value]];
     }),
-  ) as Wishes;
+  );
 }
 
 function branchNotation({ value }: AbstractControl<string>): ValidationErrors | null {

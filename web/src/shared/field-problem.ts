@@ -17,7 +17,7 @@ export function fieldProblem(control: Signal<AbstractControl>, words: Signal<Pro
 }
 
 function inWords(errors: ValidationErrors, words: ProblemWords): string {
-  const [kind, detail] = Object.entries(errors)[0] ?? ['', ''];
+  const [kind = '', detail]: [string?, unknown?] = Object.entries(errors)[0] ?? [];
   return typeof detail === 'string' ? detail : (words[kind] ?? 'This cannot be taken as it is.');
 }
 

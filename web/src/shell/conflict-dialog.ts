@@ -5,7 +5,7 @@ import type { Conflict } from '../data/job-store';
 
 /** Fields as they are called, of whatever row it is; what a command says in other words is under those. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
-  ...Object.assign({}, ...Object.values(jobEntities).map((entity) => entity.fields)),
+  ...Object.fromEntries(Object.values(jobEntities).flatMap((entity) => Object.entries(entity.fields))),
   notation: 'thread',
 };
 

@@ -14,6 +14,11 @@ type Step = (shown: readonly Shown[]) => readonly Shown[];
 
 const MOST = 3;
 
+/** Undo takes back the newest change: only the newest message can offer it. */
+function withoutUndo(shown: readonly Shown[]): Shown[] {
+  return shown.map(({ undo: _, ...message }) => message);
+}
+
 /** What has happened, said once at the foot of the screen; what went well leaves by itself or with the view, errors stay until put away. */
 @Component({
   selector: 'g-messages',
@@ -93,7 +98,7 @@ export class Messages {
 
   protected readonly shown = toSignal(
     merge(
-      inject(Said).said$.pipe(map((message): Step => (shown) => [...shown, { ...message, id: ++this.next }].slice(-MOST))),
+      inject(Said).said$.pipe(map((message): Step => (shown) => [...withoutUndo(shown), { ...message, id: ++this.next }].slice(-MOST))),
       this.away.pipe(map((id): Step => (shown) => shown.filter((m) => m.id !== id))),
       // another view: what went well in the last one has been read
       inject(Router).events.pipe(

@@ -106,6 +106,13 @@ export class PartForm {
     code: text(),
     oneWay: new FormControl(false, { nonNullable: true }),
   });
+  protected readonly lengths = [
+    { label: 'Stack, seat to seat', control: this.form.controls.lengthMm },
+    { label: 'Across flats', control: this.form.controls.hexMm },
+    { label: 'Bore', control: this.form.controls.boreMm },
+  ];
+  /** Figures follow from the ends; they are laid open where one was said, or cannot be taken. */
+  protected readonly figuresClosed = signal(true);
   protected readonly error = signal<string | null>(null);
   protected readonly busy = signal(false);
   /** The newer version that somebody else has saved: the next save goes over it. */
@@ -144,13 +151,14 @@ export class PartForm {
     this.error.set(null);
     const whole = this.whole();
     if (!whole && this.connectors().length === 0) refuse({ ends: this.form.controls.ends.at(0) }, 'ends', 'Say its ends first, in notation such as npt 1/8 m.');
+    this.openFigures();
     if (!whole || this.form.invalid) return;
     const problem = checkFitting(whole)[0];
     if (problem) return this.refuse(problem.field, problem.message);
     this.busy.set(true);
     try {
       const { put } = await firstValueFrom(this.shop.change(this.command(whole)));
-      this.saved.emit(put.find((entity) => entity.type === 'part')!.row as CataloguePart);
+      this.saved.emit(put.find((entity) => entity.type === 'part')!.row);
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       if (error.code === 'conflict') this.over = (error.details.current as CataloguePart).version;
@@ -172,11 +180,18 @@ export class PartForm {
     const { controls } = this.form;
     const named = { ...controls, ends: controls.ends.at(0), priceMinor: controls.price };
     if (!refuse(named, field, message)) this.error.set(message);
+    this.openFigures();
+  }
+
+  private openFigures(): void {
+    const { kind, angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar } = this.form.controls;
+    if ([kind, angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar].some((control) => control.invalid)) this.figuresClosed.set(false);
   }
 
   private fill(part: Fitting | null): void {
     const figureText = (value: number | undefined): string => (value === undefined ? '' : String(value));
     this.over = null;
+    this.figuresClosed.set(part === null);
     this.form.reset({
       ends: [0, 1, 2, 3].map((i) => (part?.ends[i] ? formatConnector(part.ends[i]) : '')),
       name: part?.name ?? '',

@@ -27,7 +27,7 @@ import {
   type PartFilter,
   type ShopChange,
 } from '@gewinde/core';
-import { NgbModal, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { catchError, filter, firstValueFrom, map, type Observable, of, startWith, switchMap } from 'rxjs';
 import { Api, type ApiError } from '../data/api';
 import { JobStore } from '../data/job-store';
@@ -37,6 +37,7 @@ import { ShopStore } from '../data/shop-store';
 import { type Choice, ChoiceField } from '../shared/choice-field';
 import { Icon } from '../shared/icon';
 import { TextField } from '../shared/text-field';
+import { Whole } from '../shared/whole';
 import { TopBar } from '../shell/top-bar';
 import { ImportDialog } from './import-dialog';
 import { PartCard } from './part-card';
@@ -47,12 +48,14 @@ interface Opened {
   readonly card?: Card;
   readonly error?: string;
 }
+const NOT_OPENED: Opened = {};
+const NO_FILTER: PartFilter = {};
 const ALL = { value: null, name: 'all' } as const;
 
 /** The catalogue: found by words, ends, kind and metal; a card for each part; own parts; suppliers' lists. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceField, Icon, NgbTooltip, PartCard, PartForm, ReactiveFormsModule, RouterLink, ScrollingModule, TextField, TopBar],
+  imports: [ChoiceField, Icon, PartCard, PartForm, ReactiveFormsModule, RouterLink, ScrollingModule, TextField, TopBar, Whole],
   templateUrl: './store.html',
   styleUrl: './store.scss',
 })
@@ -86,7 +89,7 @@ export class Store {
     onShelf: new FormControl(false, { nonNullable: true }),
     retired: new FormControl(false, { nonNullable: true }),
   });
-  protected readonly filter = toSignal(this.filters.valueChanges.pipe(map(() => this.wanted())), { initialValue: {} as PartFilter });
+  protected readonly filter = toSignal(this.filters.valueChanges.pipe(map(() => this.wanted())), { initialValue: NO_FILTER });
   protected readonly found = computed(() => {
     const catalogue = this.shop.catalogue();
     return catalogue ? findParts(catalogue.fittings, this.filter()) : [];
@@ -111,7 +114,7 @@ export class Store {
             ),
       ),
     ),
-    { initialValue: {} as Opened },
+    { initialValue: NOT_OPENED },
   );
   protected readonly card = computed(() => this.opened().card ?? null);
   protected readonly cardError = computed(() => this.opened().error ?? null);

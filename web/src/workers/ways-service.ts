@@ -67,7 +67,7 @@ export class WaysService {
           },
           complete: () => to.complete(),
         });
-      this.post({ ...request, id } as WaysRequest);
+      this.post({ ...request, id });
       return () => {
         waiting.unsubscribe();
         if (!finished) this.post({ kind: 'cancel', id });

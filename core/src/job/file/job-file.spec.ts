@@ -1,5 +1,5 @@
 import { catalogue, document } from '../../../testing/sample-job.js';
-import { checkJobFileContent, checkJobFileHeader, JobFileError, writeJobFile, type JobFile } from '../index.js';
+import { documentOfFile, JobFileError, readJobFile, writeJobFile, type JobFile } from '../index.js';
 
 const file = (): JobFile => writeJobFile(document, catalogue);
 const thrown = (what: () => unknown): JobFileError => {
@@ -34,8 +34,11 @@ describe('writeJobFile', () => {
 
 describe('a job file taken in', () => {
   it('holds together as it was written', () => {
-    expect(() => checkJobFileHeader(file())).not.toThrow();
-    expect(checkJobFileContent(file(), new Set()).get('C2.P1')).toEqual({ family: 'orb', size: '6', gender: 'female' });
+    const read = readJobFile(file(), new Set());
+    expect(read.connectors.get('C2.P1')).toEqual({ family: 'orb', size: '6', gender: 'female' });
+    let next = 0;
+    const again = documentOfFile(read, { number: '2403', updatedAt: document.job.updatedAt, newId: () => `id${next++}` });
+    expect(writeJobFile(again, catalogue)).toEqual(file());
   });
 
   it.each([
@@ -44,8 +47,9 @@ describe('a job file taken in', () => {
     [{ format: 'other' }, 'job-file-format'],
     [{ format: 'gewinde-job' }, 'job-file-format'],
     [{ format: 'gewinde-job', version: 0 }, 'job-file-format'],
-    [{ format: 'gewinde-job', version: 3 }, 'job-file-newer'],
-  ])('refuses the header %j', (value, code) => expect(thrown(() => checkJobFileHeader(value)).code).toBe(code));
+    [{ format: 'gewinde-job', version: 4 }, 'job-file-newer'],
+    [{ format: 'gewinde-job', version: 3, jobs: [] }, 'job-file-content'],
+  ])('refuses %j', (value, code) => expect(thrown(() => readJobFile(value, new Set())).code).toBe(code));
 
   it.each([
     ['two ports of one key', (f: JobFile) => (f.components[0]!.ports[1]!.key = 'C1.P1'), 'components/0/ports/1/key', /Two ports/],
@@ -60,10 +64,30 @@ describe('a job file taken in', () => {
     ['two lines of one number', (f: JobFile) => (f.lines[1]!.number = 1), 'lines/1/number', /Two lines/],
     ['a construction that is not', (f: JobFile) => (f.lines[0]!.construction = 'string'), 'lines/0/construction', /no hose construction/],
     ['a fitting nobody has', (f: JobFile) => (f.parts.fittings = []), 'lines/0/endA/fittings', /neither in the file/],
+    [
+      'a part with an end that does not exist',
+      (f: JobFile) => (f.parts.fittings[0]!.ends[0]!.family = 'wizard'),
+      'parts/fittings/0/ends',
+      /No connector "wizard/,
+    ],
+    [
+      'a wish for a part nobody has',
+      (f: JobFile) => (f.lines[0]!.endB.wishes = { use: ['ghost'] }),
+      'lines/0/endB/wishes',
+      /asks for a fitting "ghost"/,
+    ],
+    [
+      'a pinned way with a part nobody has',
+      (f: JobFile) => (f.lines[0]!.endB.pinned = [{ fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }], branches: [] }]),
+      'lines/0/endB/fittings',
+      /"ghost"/,
+    ],
+    ['a field that is not known', (f: JobFile) => Object.assign(f.lines[0]!, { colour: 'red' }), 'lines/0/colour', /not known here/],
+    ['a figure out of bounds', (f: JobFile) => (f.lines[0]!.slackPercent = 80), 'lines/0/slackPercent', /<= 20/],
   ])('points at %s', (_, spoil, field, message) => {
-    const spoiled = file();
+    const spoiled = structuredClone(file());
     spoil(spoiled);
-    const error = thrown(() => checkJobFileContent(spoiled, new Set()));
+    const error = thrown(() => readJobFile(spoiled, new Set()));
     expect(error.code).toBe('job-file-content');
     expect(error.field).toBe(field);
     expect(error.message).toMatch(message);

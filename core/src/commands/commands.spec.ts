@@ -1,0 +1,215 @@
+import { catalogue, document, endOn, feed, ports } from '../../testing/sample-job.js';
+import { parseConnector } from '../connectors/index.js';
+import { findFitting, findHose, differenceOf, type JobDocument, type Line, type Port } from '../job/index.js';
+import { freeName } from './free-name.js';
+import { CommandError, rowIds, runCommands, type Command, type CommandContext } from './index.js';
+
+const KEY = '11111111-2222-4333-8444-0000000000fe';
+const context = (): CommandContext => ({
+  newId: rowIds(KEY),
+  parts: {
+    fitting: (id) => findFitting(catalogue, id),
+    hasHose: (construction, dash) => findHose(catalogue, construction, dash) !== undefined,
+  },
+});
+const run = (commands: Command | Command[], d: JobDocument = document) => runCommands(d, [commands].flat(), context());
+const refused = (commands: Command | Command[], d: JobDocument = document): CommandError => {
+  try {
+    run(commands, d);
+  } catch (error) {
+    if (error instanceof CommandError) return error;
+    throw error;
+  }
+  throw new Error('carried out');
+};
+const port = (d: JobDocument, id: string): Port | undefined => d.ports.find((p) => p.id === id);
+
+describe('rowIds', () => {
+  it('counts on from the key, round the end, and gives the same ids again', () => {
+    const next = rowIds(KEY);
+    expect([next(), next()]).toEqual(['11111111-2222-4333-8444-0000000000ff', '11111111-2222-4333-8444-000000000100']);
+    expect(rowIds('11111111-2222-4333-8444-ffffffffffff')()).toBe('11111111-2222-4333-8444-000000000000');
+  });
+});
+
+describe('freeName', () => {
+  it.each([
+    ['Turbo', [], 'Turbo 2'],
+    ['Turbo', ['Turbo 2'], 'Turbo 3'],
+    ['Turbo 2', ['Turbo', 'Turbo 2'], 'Turbo 3'],
+    ['Cooler 7', [], 'Cooler 2'],
+    ['x'.repeat(80), [], `${'x'.repeat(74)} 2`],
+    ['🛢️'.repeat(40), [], `${'🛢️'.repeat(37)} 2`],
+  ])('of %s beside %j is %s', (name, taken, free) => expect(freeName(name, taken)).toBe(free));
+});
+
+describe('commands', () => {
+  it('leave the job as it was where one of them cannot be carried out', () => {
+    const before = JSON.stringify(document);
+    expect(refused([{ do: 'duplicate-port', id: 'gallery' }, { do: 'delete-port', id: 'inlet', version: 1 }]).code).toBe('port-in-use');
+    expect(JSON.stringify(document)).toBe(before);
+  });
+
+  it('give a row one new version a change, however often it is touched', () => {
+    const way = (side: 'A' | 'B'): Command => ({ do: 'take-way', id: 'line1', version: 3, side, fittings: [], branches: [] });
+    const done = run([way('A'), way('B')]);
+    expect(done.document.lines[0]!.version).toBe(4);
+    expect(done.label).toBe('Take the ways of 2 ends');
+    expect(differenceOf(document, done.document)).toMatchObject({ put: [{ type: 'line', row: { id: 'line1' } }], before: [{ row: feed }], removed: [] });
+  });
+
+  it('are told of a version that is not the one they saw, with the row as it stands', () => {
+    const error = refused({ do: 'edit-line', id: 'line1', version: 2, set: { name: 'x' } });
+    expect([error.code, error.current]).toEqual(['conflict', feed]);
+    const shown = runCommands(document, [{ do: 'edit-line', id: 'line1', version: 2, set: { name: 'x' } }], { ...context(), versions: 'ignore' });
+    expect(shown.document.lines[0]!.name).toBe('x');
+  });
+
+  it('say what they did', () => {
+    const label = (command: Command) => run(command).label;
+    expect(label({ do: 'edit-job', version: 1, set: { archived: true } })).toBe('Archive job 2403');
+    expect(label({ do: 'edit-line', id: 'line1', version: 3, set: { tapedLengthMm: 5, note: '' } })).toBe('Edit L1 Line 1: taped length, note');
+    expect(label({ do: 'delete-line', id: 'line2', version: 3 })).toBe('Delete L2 Line 2');
+  });
+});
+
+describe('lines', () => {
+  const other: Port = { ...ports.gallery, id: 'free', label: 'free' };
+  const withFree = { ...document, ports: [...document.ports, other] };
+
+  it('take the next number, the name of their service, and both ports', () => {
+    const d = { ...document, ports: [...document.ports, other, { ...other, id: 'free2' }] };
+    const made = run({ do: 'add-line', service: 'breather', fromPortId: 'free', toPortId: 'free2' }, d).document.lines[3]!;
+    expect(made).toMatchObject({ number: 4, name: 'Breather', construction: null, checked: false, endA: { portId: 'free', fittings: null } });
+  });
+
+  it.each<[string, Command, string, RegExp]>([
+    ['from a port to itself', { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'free' }, 'same-port', /to itself/],
+    ['on a port that is used', { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'inlet' }, 'port-in-use', /already used by L1/],
+    ['on a port of no job', { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'x' }, 'not-found', /not in this job/],
+    ['of a hose nobody makes', { do: 'edit-line', id: 'line1', version: 3, set: { construction: 'string' } }, 'bad-value', /no hose construction/],
+    ['of a size nobody makes', { do: 'edit-line', id: 'line1', version: 3, set: { dash: 7 } }, 'bad-value', /no such hose/],
+    ['that is not there', { do: 'delete-line', id: 'line9', version: 1 }, 'not-found', /not in this job/],
+  ])('are refused %s', (_, command, code, words) => {
+    const error = refused(command, withFree);
+    expect([error.code, words.test(error.message)]).toEqual([code, true]);
+  });
+
+  it('are no longer checked when what will be made has changed, and still when it has not', () => {
+    const checked = { ...document, lines: document.lines.map((l): Line => ({ ...l, checked: true })) };
+    const after = (set: Partial<Line>) => run({ do: 'edit-line', id: 'line1', version: 3, set }, checked).document.lines[0]!.checked;
+    expect([{ name: 'New' }, { note: 'x' }, { made: ['k'] }, { endA: { ...feed.endA, wishes: { turnDeg: 90 } } }].map(after)).toEqual([true, true, true, true]);
+    expect([{ tapedLengthMm: 1 }, { service: 'other' as const }, { endA: endOn(ports.gallery, 'ptfe', 6, 90) }].map(after)).toEqual([false, false, false]);
+    expect(after({ tapedLengthMm: 1, checked: true })).toBe(true);
+  });
+
+  it('keep no branches without a way, and no pinned ways of another port', () => {
+    const pinned = [{ fittings: [], branches: [] }];
+    const set = { endA: { ...feed.endA, portId: 'free', fittings: null, branches: [], pinned } };
+    expect(run({ do: 'edit-line', id: 'line1', version: 3, set }, withFree).document.lines[0]!.endA).toEqual({ portId: 'free', angleDeg: 0, fittings: null });
+  });
+});
+
+describe('an open end given to another line', () => {
+  const tee = 'm14x1.5mwasher+m14x1.5fwasher+m14x1.5fwasher';
+  const fittings = [{ id: tee, inEnd: 0, outEnd: 1 }];
+  const branch = { at: 0, end: 2, to: 'line' as const, fittings: [] };
+  const take = (d: JobDocument, more: Partial<Extract<Command, { do: 'take-way' }>> = {}) =>
+    run({ do: 'take-way', id: 'line1', version: d.lines.find((l) => l.id === 'line1')!.version, side: 'A', fittings, branches: [branch], ...more }, d).document;
+  const branched = take(document);
+  const stub = branched.ports.find((p) => p.openEnd)!;
+  const gauge: Port = { ...ports.gallery, id: 'gauge', label: 'gauge' };
+  const used = run({ do: 'add-line', id: 'aaaaaaaa-0000-4000-8000-000000000000', service: 'other', fromPortId: stub.id, toPortId: 'gauge' }, {
+    ...branched,
+    ports: [...branched.ports, gauge],
+  }).document;
+
+  it('gets a port that stands for it', () => {
+    expect(stub).toMatchObject({ label: 'branch of L1, end A', connector: parseConnector('m14x1.5 f washer'), componentId: 'block' });
+    expect(branched.lines[0]!.endA.branches).toEqual([{ ...branch, portId: stub.id }]);
+  });
+
+  it('is gone with its tee, with its way and with its line', () => {
+    const plain = { fittings: [], branches: [] };
+    expect(take(branched, plain).ports.some((p) => p.openEnd)).toBe(false);
+    expect(run({ do: 'delete-line', id: 'line1', version: 4 }, branched).document.ports.some((p) => p.openEnd)).toBe(false);
+    const set = { endA: { ...branched.lines[0]!.endA, fittings: null } };
+    expect(run({ do: 'edit-line', id: 'line1', version: 4, set }, branched).document.ports.some((p) => p.openEnd)).toBe(false);
+  });
+
+  it('stays while a line runs from it, and goes with that line', () => {
+    const bare = take(used, { fittings: [], branches: [] });
+    expect(port(bare, stub.id)).toEqual(stub);
+    const second = bare.lines.find((l) => l.id.startsWith('aaaaaaaa'))!;
+    expect(port(run({ do: 'delete-line', id: second.id, version: second.version }, bare).document, stub.id)).toBeUndefined();
+  });
+
+  it('is taken over by another tee at the same end, with the line that runs from it', () => {
+    const turned = take(used, { fittings: [{ id: tee, inEnd: 0, outEnd: 2 }], branches: [{ ...branch, end: 1 }] });
+    expect(turned.lines[0]!.endA.branches).toEqual([{ ...branch, end: 1, portId: stub.id }]);
+    expect(turned.ports.filter((p) => p.openEnd)).toHaveLength(1);
+  });
+
+  it.each([
+    ['a port that is no open end', [{ ...branch, portId: 'drain' }]],
+    ["another line's open end", [{ ...branch, portId: 'foreign' }]],
+    ['a port of nowhere', [{ ...branch, portId: 'nowhere' }]],
+    ['an end the fitting does not have', [{ ...branch, end: 3 }]],
+    ['an end that is not open', [{ ...branch, end: 1 }]],
+    ['a fitting that is not there', [{ ...branch, at: 1 }]],
+    ['an open end twice', [branch, { ...branch, to: 'plug' as const }]],
+    ['a sensor that nobody logged', [{ ...branch, to: 'sensor' as const, portId: 'gallery' }]],
+    ['a port for a plug', [{ ...branch, to: 'plug' as const, portId: 'gallery' }]],
+    ['a part nobody has', [{ ...branch, fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }] }]],
+  ])('is refused with %s, and every port stays', (_, branches) => {
+    const foreign: Port = { ...stub, id: 'foreign' };
+    const d = { ...document, ports: [...document.ports, foreign] };
+    expect(refused({ do: 'take-way', id: 'line1', version: 3, side: 'A', fittings, branches }, d).code).toBe('bad-value');
+  });
+
+  it('cannot be deleted or given another thread by hand, nor copied as one', () => {
+    expect(refused({ do: 'delete-port', id: stub.id, version: 1 }, branched).message).toContain('open end of L1');
+    expect(refused({ do: 'edit-port', id: stub.id, version: 1, set: { notation: 'an6 m' } }, branched).code).toBe('bad-value');
+    expect(run({ do: 'duplicate-component', id: 'block' }, branched).document.ports.filter((p) => p.openEnd)).toHaveLength(1);
+  });
+});
+
+describe('sensors', () => {
+  const spare: Port = { ...ports.gallery, id: 'spare', label: 'spare' };
+  const seat = (movedTo: { portId: string; fittings: { id: string; inEnd: number; outEnd: number }[] } | null): Command => ({
+    do: 'edit-port',
+    id: 'gallery',
+    version: 1,
+    set: { sensor: { name: ' switch ', notation: 'm14x1.5 m washer', movedTo } },
+  });
+  const d = { ...document, ports: [...document.ports, spare] };
+
+  it('sit in a port by their notation, and leave it again', () => {
+    const seated = run(seat(null), d).document;
+    expect(port(seated, 'gallery')!.sensor).toEqual({ name: 'switch', connector: parseConnector('m14x1.5 m washer'), movedTo: null });
+    expect(port(run({ do: 'edit-port', id: 'gallery', version: 2, set: { sensor: null } }, seated).document, 'gallery')).not.toHaveProperty('sensor');
+  });
+
+  it.each([
+    ['inlet', 'port-in-use'],
+    ['gallery', 'not-found'],
+    ['nowhere', 'not-found'],
+  ])('do not move to %s', (portId, code) => expect(refused(seat({ portId, fittings: [] }), d).code).toBe(code));
+
+  it('move to a free port with parts that are there, and have no place again when it goes', () => {
+    expect(refused(seat({ portId: 'spare', fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }] }), d).code).toBe('bad-value');
+    const moved = run(seat({ portId: 'spare', fittings: [] }), d).document;
+    expect(port(moved, 'gallery')!.sensor!.movedTo).toEqual({ portId: 'spare', fittings: [] });
+    const { put } = differenceOf(moved, run({ do: 'delete-port', id: 'spare', version: 1 }, moved).document);
+    expect(put).toMatchObject([{ type: 'port', row: { id: 'gallery', sensor: { movedTo: null } } }]);
+  });
+});
+
+describe('what a job has room for', () => {
+  it('is said before it is full', () => {
+    const components = Array.from({ length: 200 }, (_, i) => ({ ...document.components[0]!, id: `c${i}` }));
+    expect(refused({ do: 'add-component', kind: 'pan', name: 'Pan' }, { ...document, components }).message).toContain('200 components');
+    const many = Array.from({ length: 200 }, (_, i) => ({ ...ports.gallery, id: `p${i}` }));
+    expect(refused({ do: 'duplicate-port', id: 'p0' }, { ...document, ports: many, lines: [] }).code).toBe('too-many');
+  });
+});
