@@ -11,7 +11,7 @@ import {
   type Line,
   type LineEnd,
   type Port,
-} from '../src/index.js';
+} from '@gewinde/core';
 
 /** A catalogue with prices and a small job of three lines, for tests. */
 export const catalogue: Catalogue = {

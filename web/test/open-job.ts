@@ -4,12 +4,23 @@ import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
+import { usualWeights, type Command, type JobChange, type JobDocument, type ShopCommand } from '@gewinde/core';
+import { NEVER } from 'rxjs';
 import { catalogue, document } from '../../core/testing/sample-job';
-import type { JobDocument } from '@gewinde/core';
-import { CatalogueStore } from '../src/data/catalogue-store';
-import { JobStore, type Message } from '../src/data/job-store';
+import { JobStore } from '../src/data/job-store';
+import { LiveStream } from '../src/data/live-stream';
+import { Messages, type Message } from '../src/data/messages';
+import { ShopStore } from '../src/data/shop-store';
 
 export const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+
+/** What all jobs share, as the server tells it. */
+export const shopAt0 = { ...catalogue, weights: { id: 'chain-weights', weights: usualWeights, version: 0 }, at: 0 };
+
+/** An answer of the server to a change. */
+export function answer(key: string, more: Partial<JobChange> = {}): JobChange {
+  return { id: 1, key, kind: 'edit', label: 'A change', client: 'me', at: '2026-02-01T00:00:00.000Z', put: [], removed: [], ...more };
+}
 
 export interface OpenJob {
   readonly http: HttpTestingController;
@@ -19,12 +30,15 @@ export interface OpenJob {
   readonly closed: unknown[];
   /** The one request of this method to this address. */
   readonly request: (method: string, url: string) => TestRequest;
-  /** Answers the reading of the job. */
-  readonly reread: (change?: Partial<JobDocument>) => Promise<void>;
+  /** The commands of the one change that is on its way, and how to answer it. */
+  readonly sent: () => { readonly commands: Command[]; readonly key: string; readonly request: TestRequest };
+  /** The one change of the shop that is on its way. */
+  readonly shopSent: () => { readonly commands: ShopCommand[]; readonly key: string; readonly request: TestRequest };
+  readonly nothingSent: () => void;
 }
 
 /** The sample job open in the store, the catalogue loaded, the server played by the test. */
-export async function openSampleJob(change: Partial<JobDocument> = {}): Promise<OpenJob> {
+export async function openSampleJob(change: Partial<JobDocument> = {}, live: Pick<LiveStream, 'listen'> = { listen: () => NEVER }): Promise<OpenJob> {
   TestBed.resetTestingModule();
   localStorage.clear();
   const closed: unknown[] = [];
@@ -33,29 +47,33 @@ export async function openSampleJob(change: Partial<JobDocument> = {}): Promise<
       provideHttpClient(),
       provideHttpClientTesting(),
       provideRouter([{ path: '**', children: [] }]),
+      { provide: LiveStream, useValue: live },
       { provide: NgbActiveModal, useValue: { close: (result: unknown) => closed.push(result), dismiss: () => closed.push('dismissed') } },
     ],
   });
   const http = TestBed.inject(HttpTestingController);
   const store = TestBed.inject(JobStore);
   const messages: Message[] = [];
-  store.messages.subscribe((m) => messages.push(m));
-  const opening = store.open('job');
-  http.expectOne('/api/jobs/job').flush({ ...document, ...change });
-  await opening;
-  TestBed.inject(CatalogueStore);
-  http.expectOne('/api/catalogue').flush(catalogue);
+  TestBed.inject(Messages).said$.subscribe((m) => messages.push(m));
+  TestBed.inject(ShopStore);
+  http.expectOne('/api/catalogue').flush(shopAt0);
+  store.open('job');
+  http.expectOne('/api/jobs/job').flush({ document: { ...document, ...change }, at: 0 });
+  await settle();
+  const one = (url: string) => {
+    const request = http.expectOne({ method: 'POST', url });
+    const { key, commands } = request.request.body as { key: string; commands: never };
+    return { key, commands, request };
+  };
   return {
     http,
     store,
     messages,
     closed,
     request: (method, url) => http.expectOne({ method, url }),
-    reread: async (next = {}) => {
-      await settle();
-      http.expectOne('/api/jobs/job').flush({ ...document, ...next });
-      await settle();
-    },
+    sent: () => one('/api/jobs/job/changes'),
+    shopSent: () => one('/api/shop/changes'),
+    nothingSent: () => http.expectNone('/api/jobs/job/changes'),
   };
 }
 
@@ -67,8 +85,12 @@ export interface Rendered<T> {
   readonly find: (selector: string, words?: string | RegExp) => HTMLElement;
   readonly all: (selector: string) => HTMLElement[];
   readonly press: (selector: string, words?: string | RegExp) => Promise<void>;
-  readonly choose: (label: string, value: string) => Promise<void>;
+  /** Chooses by the name that is read. */
+  readonly choose: (label: string, name: string) => Promise<void>;
   readonly type: (label: string, value: string) => Promise<void>;
+  /** Types into a picker and takes the first that is offered. */
+  readonly pick: (label: string, words: string) => Promise<void>;
+  readonly field: (label: string) => HTMLInputElement;
   readonly notation: () => HTMLInputElement;
   readonly typeNotation: (text: string) => Promise<void>;
   readonly stable: () => Promise<void>;
@@ -89,10 +111,10 @@ export async function render<T>(component: Type<T>, inputs: Record<string, unkno
   };
   const field = (label: string): HTMLInputElement => {
     const named = all('input, select').find((e) => e.getAttribute('aria-label') === label);
-    const labelled = all('label')
-      .find((e) => e.querySelector('span')?.textContent.trim() === label)
-      ?.querySelector('input, select');
-    const found = (named ?? labelled) as HTMLInputElement | undefined;
+    const plain = (e: Element): string => e.textContent.replace(/\s+/g, ' ').trim();
+    const labelled = all('label').find((e) => plain(e) === label || (e.querySelector('span') && plain(e.querySelector('span')!) === label));
+    const id = labelled?.getAttribute('for');
+    const found = (named ?? (id ? root.querySelector(`#${id}`) : labelled?.querySelector('input, select'))) as HTMLInputElement | null | undefined;
     if (!found) throw new Error(`No field "${label}"`);
     return found;
   };
@@ -107,7 +129,7 @@ export async function render<T>(component: Type<T>, inputs: Record<string, unkno
     typeNotation: async (text) => {
       const input = find('g-notation-input input') as HTMLInputElement;
       input.value = text;
-      input.dispatchEvent(new Event('input'));
+      input.dispatchEvent(new Event('input', { bubbles: true }));
       await fixture.whenStable();
     },
     press: async (selector, wanted) => {
@@ -115,19 +137,36 @@ export async function render<T>(component: Type<T>, inputs: Record<string, unkno
       await settle();
       await fixture.whenStable();
     },
-    choose: async (label, value) => {
-      const select = field(label);
-      select.value = value;
-      select.dispatchEvent(new Event('change'));
+    choose: async (label, name) => {
+      const select = field(label) as unknown as HTMLSelectElement;
+      const at = [...select.options].findIndex((o) => o.textContent.trim() === name);
+      if (at < 0) throw new Error(`"${label}" does not offer "${name}": ${select.textContent}`);
+      select.selectedIndex = at;
+      select.dispatchEvent(new Event('change', { bubbles: true }));
       await fixture.whenStable();
     },
     type: async (label, value) => {
       const input = field(label);
       input.value = value;
-      input.dispatchEvent(new Event('input'));
-      input.dispatchEvent(new Event('change'));
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      input.dispatchEvent(new Event('change', { bubbles: true }));
       input.dispatchEvent(new Event('blur'));
+      input.dispatchEvent(new Event('focusout', { bubbles: true }));
       await fixture.whenStable();
     },
+    pick: async (label, words) => {
+      const input = field(label);
+      globalThis.document.body.append(root);
+      input.focus();
+      input.value = words;
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      await fixture.whenStable();
+      const offered = all('.g-picker .dropdown-item');
+      if (!offered[0]) throw new Error(`Nothing is offered for "${words}"`);
+      offered[0].click();
+      await settle();
+      await fixture.whenStable();
+    },
+    field,
   };
 }

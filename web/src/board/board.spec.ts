@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { document } from '../../../core/testing/sample-job';
-import { openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
+import { answer as changed, openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
 import { Board } from './board';
 import { JobDialog } from './job-dialog';
 
@@ -50,11 +50,12 @@ describe('the board', () => {
   it('archives with a word about where it went', async () => {
     await answer([summary]);
     await board.press('button', 'Archive job 2403');
-    const sent = job.request('PATCH', '/api/jobs/job');
-    expect(sent.request.body).toEqual({ version: 1, archived: true });
-    sent.flush({ ...document.job, archived: true });
+    const { commands, key, request } = job.sent();
+    expect(commands).toEqual([{ do: 'edit-job', version: 1, set: { archived: true } }]);
+    request.flush(changed(key));
     await settle();
-    await answer([]);
+    await board.stable();
+    expect(board.all('.tag')).toHaveLength(0);
     expect(job.messages[0]!.text).toBe('2403 is archived; find it under Archived');
   });
 
@@ -81,10 +82,10 @@ describe('the board', () => {
   it('takes in a job file, and says when it had to be renumbered', async () => {
     await answer([summary]);
     await give('{"format": "gewinde-job"}');
-    job.request('POST', '/api/jobs/import').flush({ job: { ...document.job, number: '2403-2' }, renumberedFrom: '2403' });
+    job.request('POST', '/api/jobs/import').flush({ summary: { ...summary, job: { ...document.job, id: 'copy', number: '2403-2' } }, renumberedFrom: '2403' });
     await settle();
-    job.http.match('/api/catalogue').forEach((r) => r.flush({ fittings: [], hoses: [], hoseEnds: [] }));
-    await answer([summary]);
+    await board.stable();
+    expect(board.all('.tag .number').map((e) => e.textContent)).toEqual(['2403', '2403-2']);
     expect(job.messages[0]!.text).toBe('Number 2403 is taken; the job came in as 2403-2');
   });
 
@@ -132,26 +133,31 @@ describe('the dialog of a job', () => {
     await dialog.type('Name', 'Kart');
     await submit(dialog);
     const sent = request('POST', '/api/jobs');
-    expect(sent.request.body).toEqual({ number: '2411', name: 'Kart', description: '' });
-    sent.flush({ ...document.job, id: 'made' });
+    expect(sent.request.body).toMatchObject({ number: '2411', name: 'Kart', description: '' });
+    sent.flush({ code: 'internal', message: 'Again.' }, { status: 500, statusText: 'no' });
     await settle();
-    expect(closed).toEqual(['made']);
+    await submit(dialog);
+    const again = request('POST', '/api/jobs');
+    expect(again.request.body).toEqual(sent.request.body); // under one id: however often, one job
+    again.flush({ ...document.job, id: 'made' });
+    await settle();
+    expect(closed).toEqual([{ ...document.job, id: 'made' }]);
   });
 
   it('shows a taken number at its field', async () => {
-    const { request, closed } = await openSampleJob();
+    const { sent, closed } = await openSampleJob();
     const dialog = await render(JobDialog);
     dialog.fixture.componentInstance.job.set(document.job);
     await dialog.stable();
     await dialog.type('Number', '2409');
     await submit(dialog);
-    request('PATCH', '/api/jobs/job').flush(
+    sent().request.flush(
       { code: 'number-taken', message: 'Job number 2409 is taken.', field: 'number' },
       { status: 409, statusText: 'taken' },
     );
     await settle();
     await dialog.stable();
-    expect(dialog.find('#number-error').textContent).toContain('Job number 2409 is taken.');
+    expect(dialog.find('[role=alert]').textContent).toContain('Job number 2409 is taken.');
     expect(closed).toEqual([]);
   });
 });

@@ -169,7 +169,6 @@ export class JobSession {
   /** Gives up a change that waits; one that is under way may have arrived all the same, and is then told as such. */
   giveUp(key: string): void {
     this.patch({ pending: this.state.value.pending.filter((change) => change.key !== key), trouble: null });
-    this.now.next();
   }
 
   /** Takes in what the stream tells. */
@@ -205,8 +204,10 @@ export class JobSession {
       return merge(told, asked, nudged).pipe(
         takeUntil(gone),
         take(1),
-        tap((answer) => this.take(answer, false)),
-        tap((answer) => this.tellOfStep(change, answer)),
+        tap((answer) => {
+          this.tellOfStep(change, answer);
+          this.take(answer, false);
+        }),
       );
     }).pipe(
       catchError((error: unknown) => this.refused(key, error)),

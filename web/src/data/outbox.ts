@@ -78,5 +78,5 @@ export class OutboxStorage {
 
 function isPending(value: unknown): value is PendingChange {
   const { key, commands, step } = (value ?? {}) as { key?: unknown; commands?: unknown; step?: unknown };
-  return typeof key === 'string' && (step === 'undo' || step === 'redo' || (Array.isArray(commands) && commands.length > 0));
+  return typeof key === 'string' && /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(key) && (step === 'undo' || step === 'redo' || (Array.isArray(commands) && commands.length > 0));
 }

@@ -1,6 +1,6 @@
 import { assembleLine, type Line } from '@gewinde/core';
 import { catalogue, document, drain, feed, line } from '../../../core/testing/sample-job';
-import { openSampleJob, render, settle } from '../../test/open-job';
+import { openSampleJob, render } from '../../test/open-job';
 import { JointInspector } from './joint-inspector';
 import { LineRack } from './line-rack';
 import { Lines } from './lines';
@@ -98,45 +98,34 @@ describe('the joint in words', () => {
 });
 
 describe('a new line', () => {
-  it('asks for two different ports and offers none that is used', async () => {
-    const { request, reread, closed } = await openSampleJob({ lines: [] });
+  it('asks for two different ports, picked by a few letters', async () => {
+    const { sent, closed } = await openSampleJob({ lines: [] });
     const dialog = await render(NewLineDialog);
     await dialog.press('button', 'Draw the line');
-    expect(dialog.find('[role=alert]').textContent).toBe('Choose both ports.');
-    await dialog.choose('From port', 'gallery');
-    await dialog.choose('To port', 'gallery');
+    expect(dialog.all('[role=alert]').map((e) => e.textContent)).toEqual(['Choose a port from the list.', 'Choose a port from the list.']);
+    await dialog.pick('From port', 'block gallery');
+    await dialog.pick('To port', 'm14x1.5');
     await dialog.press('button', 'Draw the line');
     expect(dialog.find('[role=alert]').textContent).toBe('A line cannot run from a port to itself.');
-    await dialog.choose('To port', 'inlet');
-    await dialog.choose('Service', 'return');
+    await dialog.pick('To port', 'orb6');
+    await dialog.choose('Service', 'Return');
     await dialog.press('button', 'Draw the line');
-    const sent = request('POST', '/api/jobs/job/lines');
-    expect(sent.request.body).toEqual({ service: 'return', fromPortId: 'gallery', toPortId: 'inlet' });
-    sent.flush({ ...feed, id: 'new' }, { status: 201, statusText: 'made' });
-    await reread();
-    expect(closed).toEqual(['new']);
+    const [command] = sent().commands;
+    expect(command).toMatchObject({ do: 'add-line', service: 'return', fromPortId: 'gallery', toPortId: 'inlet' });
+    expect(closed).toEqual([(command as { id: string }).id]);
   });
 
-  it('shows what the server refuses', async () => {
-    const { request } = await openSampleJob({ lines: [] });
+  it('offers free ports first and says of the others who uses them', async () => {
+    await openSampleJob({ lines: [drain] });
     const dialog = await render(NewLineDialog);
-    await dialog.choose('From port', 'gallery');
-    await dialog.choose('To port', 'inlet');
-    await dialog.press('button', 'Draw the line');
-    request('POST', '/api/jobs/job/lines').flush(
-      { code: 'port-in-use', message: 'inlet is already used by L9.' },
-      { status: 409, statusText: 'used' },
-    );
-    await settle();
+    globalThis.document.body.append(dialog.root);
+    dialog.field('From port').focus();
     await dialog.stable();
-    expect(dialog.find('[role=alert]').textContent).toBe('inlet is already used by L9.');
-  });
-
-  it('shows used ports as used', async () => {
-    await openSampleJob();
-    const dialog = await render(NewLineDialog);
-    expect(dialog.find('option', 'port gallery').textContent).toContain('(used by L1)');
-    expect(dialog.find('option', 'port gallery')).toHaveProperty('disabled', true);
+    const offered = dialog.all('.g-picker .dropdown-item').map((e) => e.textContent.replace(/\s+/g, ' ').trim());
+    expect(offered[0]).toBe('block, port gallery m14x1.5 f washer');
+    expect(offered.slice(-2)).toEqual(['block, port pan npt 1/2 f · used by L2 Line 2', 'turbo, port drain orb10 f · used by L2 Line 2']);
+    await dialog.pick('To port', 'port drain');
+    expect(dialog.find('[role=alert]').textContent).toBe('port drain is already used by L2 Line 2.');
   });
 });
 
@@ -165,11 +154,11 @@ describe('the keys along the sheet', () => {
   });
 
   it('tick a joint as made, and the sheet says so', async () => {
-    const { request } = await openSampleJob();
+    const { sent } = await openSampleJob();
     const line = assembled();
     const inspector = await render(JointInspector, { joint: line.joints[0], line });
     await inspector.press('.made input');
-    expect(request('PATCH', '/api/lines/line1').request.body).toEqual({ version: 3, made: [line.joints[0]!.key] });
+    expect(sent().commands).toEqual([{ do: 'edit-line', id: 'line1', version: 3, set: { made: [line.joints[0]!.key] } }]);
   });
 });
 

@@ -102,7 +102,7 @@ export class SolveDialog {
       id: end.lineId,
       side: end.side,
       fittings: end.way!.fittings.map((link) => ({ ...link })),
-      branches: branchesOf(end.way, end.portId),
+      branches: branchesOf(end.way!, end.portId),
     }));
     this.refused.set(null);
     try {

@@ -19,7 +19,8 @@ describe('the ways', () => {
     await settle();
     await ways.stable();
   };
-  const sent = () => job.request('PATCH', '/api/lines/line1').request.body as Line & { version: number };
+  const command = () => job.sent().commands[0]!;
+  const sent = (): Line => (command() as { set: Line }).set;
 
   it('are listed with what decides, and the taken one marked', async () => {
     await show();
@@ -27,13 +28,14 @@ describe('the ways', () => {
     expect(ways.find('tbody.chosen').textContent).toContain('1 adapter');
     expect(ways.all('tbody tr')[0]!.querySelectorAll('g-drawing svg')).toHaveLength(1);
     await ways.press('button', /^ ?Take Take way 2/);
-    expect(sent()).toMatchObject({ version: 3, checked: false, endA: { portId: 'gallery', angleDeg: 0 } });
+    expect(command()).toMatchObject({ do: 'take-way', id: 'line1', version: 3, side: 'A', branches: [] });
+    expect(job.store.document()!.lines[0]!.endA.fittings!.length).toBeGreaterThan(0);
   });
 
   it('start at the end that is still open', async () => {
     await show({ ...feed, endB: { ...feed.endB, fittings: null } });
     expect(ways.find('h3').textContent).toContain('Ways from turbo, port inlet');
-    await ways.press('button', 'End A');
+    await ways.press('[role=tab]', 'End A');
     expect(ways.find('h3').textContent).toContain('Ways from block, port gallery');
   });
 
@@ -89,7 +91,7 @@ describe('the ways', () => {
   it('take wishes, one after another', async () => {
     await show();
     await ways.press('button', 'Wishes');
-    await ways.choose('Turns', '90');
+    await ways.choose('Turns', '90°');
     expect(sent().endA.wishes).toEqual({ turnDeg: 90 });
     await show(wishing({ turnDeg: 90, leastBoreMm: 3 }));
     await ways.press('button', 'Wishes');
@@ -98,7 +100,7 @@ describe('the ways', () => {
     await show();
     await ways.press('button', 'Wishes');
     await ways.type('Branch for another line', 'an4 f swi');
-    job.http.expectNone({ method: 'PATCH' });
+    job.nothingSent();
     expect(ways.find('[role=alert]', 'swi')).toBeTruthy();
     await ways.type('Branch for another line', 'an4 f swivel');
     expect(sent().endA.wishes).toEqual({ branchFor: parseConnector('an4 f swivel') });
@@ -113,15 +115,25 @@ describe('the ways', () => {
     expect(sent().endA.wishes).toEqual({});
   });
 
-  it('take a way with a branch for another line only when the server has made its port', async () => {
+  it('take a way with a branch for another line, which is a port at once', async () => {
     await show(wishing({ branchFor: parseConnector('an6 f swivel') }));
     await ways.press('button', /^ ?Take Take way 2/);
-    const request = job.request('PATCH', '/api/lines/line1');
-    const body = request.request.body as Line;
-    expect(body.endA.branches!.some((b) => b.to === 'line' && b.portId === undefined)).toBe(true);
-    request.flush({ ...feed, ...body, version: 4 });
-    await job.reread();
+    const { branches } = command() as { branches: { to: string; portId?: string }[] };
+    expect(branches.some((b) => b.to === 'line' && b.portId === undefined)).toBe(true);
+    expect(job.store.document()!.ports.find((p) => p.openEnd)).toMatchObject({ label: 'branch of L1, end A' });
     expect(job.messages[0]).toMatchObject({ undo: true });
+  });
+
+  it('keep the last answer in sight while a new one is worked out, and drop it with the end', async () => {
+    await show();
+    const count = ways.all('tbody').length;
+    ways.fixture.componentRef.setInput('line', assembled(wishing({ turnDeg: 90 })));
+    ways.fixture.detectChanges();
+    await Promise.resolve();
+    expect(ways.all('tbody')).toHaveLength(count);
+    await settle();
+    await ways.stable();
+    expect(ways.all('tbody').length).not.toBe(count);
   });
 });
 
@@ -158,10 +170,7 @@ describe('all ends at once', () => {
     expect(dialog.find('.sum').textContent).toContain('different parts in the whole job');
     await dialog.press('input[aria-label="Take for L1, end B"]');
     await dialog.press('button', 'Take 1 way');
-    const taken = job.request('POST', '/api/jobs/job/ways');
-    expect(taken.request.body).toMatchObject({ ways: [{ lineId: 'line1', version: 3, side: 'A', branches: [] }] });
-    taken.flush([]);
-    await job.reread();
+    expect(job.sent().commands).toMatchObject([{ do: 'take-way', id: 'line1', version: 3, side: 'A', branches: [] }]);
     expect(job.closed).toEqual([undefined]);
   });
 
@@ -178,20 +187,16 @@ describe('what counts', () => {
   it('is shown as money, set by version, and refused in words', async () => {
     const job = await openSampleJob();
     const dialog = await render(WeightsDialog);
-    job.request('GET', '/api/shop-rules/chain-weights').flush({ weights: { ...usualWeights, aimMinor: 1234 }, version: 7 });
-    await settle();
-    await dialog.stable();
-    expect(dialog.find('input[aria-label^="An elbow"]')).toHaveProperty('value', '12.34');
+    const usual = (usualWeights.aimMinor / 100).toFixed(2);
+    expect(dialog.field('An elbow that cannot be aimed, € an elbow').value).toBe(usual);
     await dialog.type('Stack, € a millimetre', 'much');
     expect(dialog.find('[role=alert]').textContent).toContain('"much" is not an amount');
     await dialog.type('Stack, € a millimetre', '0,25');
-    await dialog.choose('Elbows are', 'wanted');
+    await dialog.choose('Elbows are', 'elbows are wanted');
     await dialog.press('button', 'Set');
-    const set = job.request('PUT', '/api/shop-rules/chain-weights');
-    expect(set.request.body).toMatchObject({ version: 7, weights: { stackMmMinor: 25, elbows: 'wanted', aimMinor: 1234 } });
-    set.flush({ code: 'conflict', message: 'Somebody else has changed this in the meantime.' }, { status: 409, statusText: 'stale' });
-    await settle();
-    job.request('GET', '/api/shop-rules/chain-weights').flush({ weights: usualWeights, version: 8 });
+    const { commands, request } = job.shopSent();
+    expect(commands).toEqual([{ do: 'set-weights', version: 0, weights: { ...usualWeights, stackMmMinor: 25, elbows: 'wanted' } }]);
+    request.flush({ code: 'conflict', message: 'Somebody else has changed this in the meantime.' }, { status: 409, statusText: 'stale' });
     await settle();
     await dialog.stable();
     expect(dialog.find('[role=alert]').textContent).toContain('Somebody else');

@@ -15,21 +15,39 @@ describe('the wishes', () => {
     await openSampleJob();
     panel = await render(WishesPanel, { wishes, port });
     said = [];
-    panel.fixture.componentInstance.changed.subscribe((w) => said.push(w));
+    panel.fixture.componentInstance.changed.subscribe((w) => {
+      said.push(w);
+      panel.fixture.componentRef.setInput('wishes', w);
+    });
   };
 
   it('are said one by one, each leaving the others as they are', async () => {
     await open({ turnDeg: 90, avoid: ['orb6m+an6m'] });
-    await panel.choose('Turns', '');
+    await panel.choose('Turns', 'as it comes');
     await panel.choose('Most fittings', '4');
     await panel.type('Longest stack', '1 1/2 in');
     await panel.type('Least bore', '7,5');
+    const avoid = ['orb6m+an6m'];
     expect(said).toEqual([
-      { avoid: ['orb6m+an6m'] },
-      { turnDeg: 90, avoid: ['orb6m+an6m'], mostFittings: 4 },
-      { turnDeg: 90, avoid: ['orb6m+an6m'], mostStackMm: 38.1 },
-      { turnDeg: 90, avoid: ['orb6m+an6m'], leastBoreMm: 7.5 },
+      { avoid },
+      { avoid, mostFittings: 4 },
+      { avoid, mostFittings: 4, mostStackMm: 38.1 },
+      { avoid, mostFittings: 4, mostStackMm: 38.1, leastBoreMm: 7.5 },
     ]);
+  });
+
+  it('name a part that must be in the way, picked by a few letters of it', async () => {
+    await open({ avoid: ['orb6m+an6m'] });
+    const input = panel.field('Must contain part');
+    globalThis.document.body.append(panel.root);
+    input.value = 'orb6 an6 adapter';
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    await panel.stable();
+    panel.find('.g-picker .dropdown-item', 'Adapter, orb6 m to an6 m').click();
+    await panel.stable();
+    expect(said).toEqual([{ use: ['orb6m+an6m'], avoid: [] }]);
+    expect(input.value).toBe('');
   });
 
   it('keep to metals, as many as are ticked', async () => {
@@ -39,8 +57,7 @@ describe('the wishes', () => {
     boxes[0]!.click();
     boxes[1]!.click();
     await panel.stable();
-    expect(said[0]!.materials).toEqual(['steel', 'aluminium']);
-    expect(said[1]!.materials).toEqual([]);
+    expect(said).toEqual([{ materials: ['aluminium', 'steel'] }, { materials: ['aluminium'] }]);
   });
 
   it('name the parts that are asked for or avoided, and drop them with a press', async () => {
@@ -132,9 +149,8 @@ describe('the place of a sensor', () => {
     const { view, job } = await show(seated({ portId: 'vent', fittings: [{ id: 'orb6m+an6m', inEnd: 0, outEnd: 1 }] }));
     expect(view.text()).toContain('moves to block, port vent through Adapter, orb6 m to an6 m');
     await view.press('button', 'Not there');
-    expect(job.request('PATCH', '/api/ports/gallery').request.body).toMatchObject({
-      sensor: { movedTo: null, notation: 'm14x1.5 m washer' },
-    });
+    const set = { sensor: { name: 'switch', movedTo: null, notation: 'm14x1.5 m washer' } };
+    expect(job.sent().commands).toEqual([{ do: 'edit-port', id: 'gallery', version: 1, set }]);
   });
 
   it('says so where no free port takes it, and where it stays on a tee', async () => {

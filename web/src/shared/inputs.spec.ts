@@ -1,28 +1,21 @@
 import { Component, signal } from '@angular/core';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Connector, UnitSystem } from '@gewinde/core';
 import { NotationInput } from './notation-input';
 import { QuantityInput } from './quantity-input';
 
 @Component({
-  imports: [QuantityInput, NotationInput],
+  imports: [QuantityInput, NotationInput, ReactiveFormsModule],
   template: `
-    <g-quantity-input
-      label="Taped length"
-      [value]="length()"
-      [system]="system()"
-      [least]="1"
-      [most]="30000"
-      [optional]="true"
-      (changed)="length.set($event)"
-    />
-    <g-notation-input [(text)]="notation" (accept)="accepted.set($event)" />
+    <g-quantity-input label="Taped length" [system]="system()" [least]="1" [most]="30000" [optional]="true" [formControl]="length" />
+    <g-notation-input [control]="notation" (accept)="accepted.set($event)" />
   `,
 })
 class Host {
-  readonly length = signal<number | null>(664);
+  readonly length = new FormControl<number | null>(664);
   readonly system = signal<UnitSystem>('metric');
-  readonly notation = signal('');
+  readonly notation = new FormControl('', { nonNullable: true });
   readonly accepted = signal<Connector | null>(null);
 }
 
@@ -46,11 +39,12 @@ describe('inputs', () => {
     await fixture.whenStable();
   });
 
-  it('a quantity is read in any unit and shown in the house unit, the other on hover', async () => {
+  it('a quantity is read in any unit and shown in the house unit, the other beside it', async () => {
     expect(fields()[0]!.value).toBe('664\u2009mm');
-    expect(fields()[0]!.title).toContain('26 1/8');
+    expect(root().querySelector('.other')!.textContent).toContain('26 1/8');
+    expect(fields()[0]!.getAttribute('aria-describedby')).toBe(root().querySelector('.other')!.id);
     await type(0, '26 1/8 in');
-    expect(host.length()).toBeCloseTo(663.575);
+    expect(host.length.value).toBeCloseTo(663.575);
     host.system.set('inch');
     await fixture.whenStable();
     expect(fields()[0]!.value).toBe('26 1/8\u2009in');
@@ -63,16 +57,27 @@ describe('inputs', () => {
     ['long', /not a number/],
   ])('a quantity refuses "%s" in place and keeps what was typed', async (text, message) => {
     await type(0, text);
-    expect(host.length()).toBe(664);
+    expect(host.length.value).toBe(664);
     expect(fields()[0]!.value).toBe(text);
     expect(root().querySelector('g-quantity-input .g-error')!.textContent).toMatch(message);
+    expect(host.length.errors).toEqual({ quantity: expect.stringMatching(message) as string });
     await type(0, text, 'Escape');
     expect(fields()[0]!.value).toBe('664\u2009mm');
   });
 
   it('a quantity may be emptied where that is allowed', async () => {
     await type(0, '');
-    expect(host.length()).toBeNull();
+    expect(host.length.value).toBeNull();
+  });
+
+  it('a quantity that is being typed is not written over by another unit, and knows that a hand is in it', async () => {
+    const field = fields()[0]!;
+    field.value = '70';
+    field.dispatchEvent(new Event('input'));
+    expect(host.length.dirty).toBe(true);
+    host.system.set('inch');
+    await fixture.whenStable();
+    expect([field.value, host.length.value]).toEqual(['70', 664]);
   });
 
   it('a notation is shown back in words, and Enter takes it', async () => {
@@ -91,6 +96,6 @@ describe('inputs', () => {
     expect(host.accepted()).toBeNull();
     root().querySelector<HTMLButtonElement>('g-notation-input button')!.click();
     await fixture.whenStable();
-    expect(host.notation()).toBe('npt 1/8 f');
+    expect(host.notation.value).toBe('npt 1/8 f');
   });
 });

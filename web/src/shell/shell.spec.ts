@@ -4,12 +4,14 @@ import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { feed } from '../../../core/testing/sample-job';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
-import { openSampleJob, render, settle } from '../../test/open-job';
+import { Messages as Said } from '../data/messages';
+import { answer as changed, openSampleJob, render, settle } from '../../test/open-job';
 import { ConflictDialog } from './conflict-dialog';
 import { FindDialog } from './find-dialog';
 import { KeyboardCommands } from './keyboard-commands';
 import { KeysDialog } from './keys-dialog';
 import { Messages } from './messages';
+import { SaveState } from './save-state';
 import { StepBar } from './step-bar';
 import { TopBar } from './top-bar';
 import { Workspace } from './workspace';
@@ -45,7 +47,7 @@ describe('the keys', () => {
     expect(TestBed.inject(Preferences).system()).toBe('inch');
     keyboard.pressed(key('z', { ctrlKey: true }));
     await settle();
-    expect(request('POST', '/api/jobs/job/undo').request.body).toEqual({});
+    expect(request('POST', '/api/jobs/job/undo').request.body).toHaveProperty('key');
   });
 
   it('rest while something is typed, while a dialog is open, and for what they do not know', async () => {
@@ -129,12 +131,8 @@ describe('the conflict dialog', () => {
     const { closed } = await openSampleJob();
     const dialog = await render(ConflictDialog);
     dialog.fixture.componentInstance.conflict.set({
-      edit: {
-        kind: 'line',
-        id: 'line1',
-        version: 3,
-        patch: { name: 'Mine', checked: true, tapedLengthMm: null, endA: { ...feed.endA, fittings: null }, notation: 'npt 1/8 f' },
-      },
+      key: 'k',
+      mine: { name: 'Mine', checked: true, tapedLengthMm: null, endA: { ...feed.endA, fittings: null }, notation: 'npt 1/8 f' },
       theirs: {
         ...feed,
         name: 'Theirs',
@@ -172,35 +170,52 @@ describe('the bars', () => {
     expect(bar.find('.attention').textContent).toContain('1');
   });
 
-  it('tell the state of saving, the job and the units', async () => {
-    const { store } = await openSampleJob();
+  it('tell the job and the units', async () => {
+    await openSampleJob();
     const bar = await render(TopBar);
     expect(bar.text()).toContain('2403 Sample');
-    expect(bar.find('.saved').textContent).toMatch(/saved \d\d:\d\d/);
-    store.saveState.set({ at: 'waiting', reason: 'The database does not answer.' });
-    await bar.stable();
-    expect(bar.find('.waiting').title).toBe('The database does not answer.');
     await bar.press('button', 'mm · bar');
     expect(bar.text()).toContain('in · psi');
     await bar.press('button', 'Dark theme');
     expect(document.documentElement.dataset['theme']).toBe('dark');
     expect(localStorage.getItem('gewinde.theme')).toBe('dark');
   });
+
+  it('tell whether all is saved; opened, what still waits and why, and what can be done about it', async () => {
+    const { store, sent } = await openSampleJob();
+    const state = await render(SaveState);
+    expect(state.find('.saved').textContent).toMatch(/saved \d\d:\d\d/);
+    store.edit('line', 'line1', { name: 'Kept' });
+    sent().request.flush({ code: 'database-away', message: 'The database does not answer.' }, { status: 503, statusText: 'away' });
+    await state.stable();
+    expect(state.find('.saved').textContent).toContain('not saved yet, kept here');
+    await state.press('.saved');
+    const menu = globalThis.document.querySelector('.g-waiting')!;
+    expect(menu.textContent).toContain('The database does not answer. Kept in this browser');
+    [...menu.querySelectorAll('button')].find((b) => b.textContent.includes('Try now'))!.click();
+    sent();
+    menu.querySelector<HTMLButtonElement>('[aria-label="Give up: Edit line"]')!.click();
+    await state.stable();
+    expect(store.document()?.lines[0]?.name).toBe('Line 1');
+    expect(state.find('.saved').textContent).toMatch(/saved/);
+  });
 });
 
 describe('messages', () => {
   it('are said once, carry their way back, and errors stay until put away', async () => {
-    const { store, request } = await openSampleJob();
+    const { request } = await openSampleJob();
     const region = await render(Messages);
-    store.messages.next({ text: 'Pan deleted', tone: 'plain', undo: true });
+    const said = TestBed.inject(Said);
+    said.tell('Pan deleted', { undo: true });
+    said.tell('Tank deleted', { undo: true });
     await region.stable();
+    expect(region.all('.undo')).toHaveLength(1); // undo takes back the newest, so only the newest offers it
     await region.press('button', 'Undo');
-    request('POST', '/api/jobs/job/undo').flush({ label: 'Delete Pan' });
-    await settle();
-    store.say(new Error('It went wrong.'));
+    request('POST', '/api/jobs/job/undo').flush({ ...changed('k'), label: 'Delete Tank' });
+    said.fault(new Error('It went wrong.'));
     await region.stable();
     expect(region.find('.error').textContent).toContain('It went wrong.');
-    await region.press('button', 'Put the message away');
+    while (region.all('.close').length > 0) await region.press('button', 'Put the message away');
     expect(region.all('.message')).toHaveLength(0);
   });
 });

@@ -1,7 +1,8 @@
-import { parseConnector, type Fitting } from '@gewinde/core';
+import { parseConnector, type CataloguePart, type Fitting, type PartCard as Card, type ShopChange } from '@gewinde/core';
 import { catalogue } from '../../../core/testing/sample-job';
 import { openSampleJob, render, settle, type Rendered } from '../../test/open-job';
-import type { PartCard as Card } from '../data/catalogue-api';
+import { TestBed } from '@angular/core/testing';
+import { ShopStore } from '../data/shop-store';
 import { ImportDialog } from './import-dialog';
 import { PartCard } from './part-card';
 import { PartForm } from './part-form';
@@ -9,12 +10,26 @@ import { Store } from './store';
 
 const tee = catalogue.fittings.find((f) => f.id === 'an6fswivel+an6m+npt1/8f')!;
 const card = (fitting: Fitting = tee, change: Partial<Card> = {}): Card => ({
+  id: fitting.id,
   fitting,
   version: 4,
   origin: 'standard',
   usedBy: [],
   ...change,
 });
+
+/** What the server answers to a change of one part. */
+const changed = (row: CataloguePart): ShopChange => ({
+  id: 1,
+  key: 'k',
+  kind: 'edit',
+  label: 'Edit',
+  client: 'c',
+  at: '',
+  put: [{ type: 'part', row }],
+  removed: [],
+});
+const rowOf = ({ usedBy: _, ...row }: Card): CataloguePart => row;
 
 describe('the card of a part', () => {
   it('draws it, and tells its ends, figures, users and source', async () => {
@@ -52,12 +67,7 @@ describe('a part being written', () => {
     form = await render(PartForm, { part, version: 4 });
     return job;
   };
-  const typeEnd = async (at: number, text: string) => {
-    const input = form.all('input.g-mono')[at] as HTMLInputElement;
-    input.value = text;
-    input.dispatchEvent(new Event('input'));
-    await form.stable();
-  };
+  const typeEnd = (at: number, text: string) => form.type(['First end', 'Second end (none for a plug)'][at]!, text);
 
   it('is drawn as its ends are typed, and points at one that does not read', async () => {
     await start();
@@ -70,7 +80,7 @@ describe('a part being written', () => {
   });
 
   it('is added with what was said and what follows', async () => {
-    const { request } = await start();
+    const { shopSent } = await start();
     const rows: unknown[] = [];
     form.fixture.componentInstance.saved.subscribe((row) => rows.push(row));
     await typeEnd(0, 'npt 1/8 m');
@@ -78,48 +88,62 @@ describe('a part being written', () => {
     await form.type('Price €', '14,50');
     await form.type('Code', 'KL-7');
     await form.press('button', 'Add the part');
-    const sent = request('POST', '/api/catalogue/fittings');
-    expect(sent.request.body).toMatchObject({
-      ends: ['npt 1/8 m', 'an12 m'].map(parseConnector),
-      priceMinor: 1450,
-      code: 'KL-7',
-      kind: 'adapter',
-    });
-    sent.flush(card());
+    const { commands, request } = shopSent();
+    const part = { ends: ['npt 1/8 m', 'an12 m'].map(parseConnector), priceMinor: 1450, code: 'KL-7', kind: 'adapter' };
+    expect(commands).toMatchObject([{ do: 'add-part', part }]);
+    request.flush(changed(rowOf(card())));
     await settle();
     expect(rows).toHaveLength(1);
   });
 
-  it('is refused by what does not hold together, and by a code that is taken', async () => {
-    const { request } = await start();
+  it('is refused at the field that does not hold together, which is laid open, and by a code that is taken', async () => {
+    const { shopSent } = await start();
     await form.press('button', 'Add the part');
-    expect(form.find('.panel > [role=alert]').textContent).toContain('Say its ends first');
+    expect(form.find('[role=alert]').textContent).toContain('Say its ends first');
     await typeEnd(0, 'npt 1/8 m');
     await typeEnd(1, 'an12 m');
     await form.choose('Kind', 'elbow');
+    expect(form.find('.accordion-button', 'Figures').getAttribute('aria-expanded')).toBe('false');
     await form.press('button', 'Add the part');
-    expect(form.find('.panel > [role=alert]').textContent).toBe('An elbow needs its angle.');
+    expect(form.find('[role=alert]').textContent).toBe('An elbow needs its angle.');
+    expect(form.find('.accordion-button', 'Figures').getAttribute('aria-expanded')).toBe('true');
     await form.type('Angle °', '90');
+    await form.type('Code', 'X');
     await form.press('button', 'Add the part');
-    request('POST', '/api/catalogue/fittings').flush(
+    shopSent().request.flush(
       { code: 'code-taken', message: 'The code "X" belongs to another.', field: 'code' },
       { status: 409, statusText: 'taken' },
     );
     await settle();
     await form.stable();
-    expect(form.find('.panel > [role=alert]').textContent).toContain('belongs to another');
-    expect(form.find('[aria-invalid="true"]')).toBeTruthy();
+    expect(form.find('[role=alert]').textContent).toContain('belongs to another');
+    expect(form.field('Code').getAttribute('aria-invalid')).toBe('true');
+  });
+
+  it.each([
+    ['Price €', 'dear', '"dear" is not a price.'],
+    ['Price €', '-4', 'A price is not negative.'],
+    ['On the shelf', '1.5', '"1.5" is not a whole number.'],
+    ['Pressure bar', '0', 'A pressure is at least 1.'],
+    ['Bore', '0', 'A length, bore or width of 0 cannot be'],
+    ['Stack, seat to seat', '-5', 'cannot be negative'],
+    ['Stack, seat to seat', '99999', 'Check the unit'],
+  ])('with a figure that cannot be is not saved, and says so at the field: %s %s', async (label, typed, message) => {
+    const { http } = await start(tee);
+    await form.type(label, typed);
+    await form.press('button', 'Save');
+    expect(form.all('[role=alert]').map((e) => e.textContent).join()).toContain(message);
+    expect(form.field(label).value).toContain(typed.replace('-', ''));
+    http.expectNone('/api/shop/changes');
   });
 
   it('is saved by the version it was read with', async () => {
-    const { request } = await start(tee);
-    await form.type('Price €', 'dear');
-    expect(form.find('.panel > [role=alert]').textContent).toContain('"dear" is not a price');
+    const { shopSent } = await start(tee);
     await form.type('On the shelf', '3');
     await form.press('button', 'Save');
-    const { body } = request('PUT', '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f').request;
-    expect(body).toMatchObject({ version: 4, fitting: { shelf: 3, name: tee.name } });
-    expect((body as { fitting: object }).fitting).not.toHaveProperty('id');
+    const [command] = shopSent().commands;
+    expect(command).toMatchObject({ do: 'edit-part', id: tee.id, version: 4, part: { shelf: 3, name: tee.name, legsMm: tee.legsMm } });
+    expect((command as { part: object }).part).not.toHaveProperty('id');
   });
 });
 
@@ -148,9 +172,7 @@ describe("a supplier's list", () => {
     await dialog.stable();
     expect(dialog.find('.errors').textContent).toContain('line 2, ends');
     expect(dialog.find('button', 'Take in')).toHaveProperty('disabled', true);
-    const second = dialog.all('.columns select')[1] as HTMLSelectElement;
-    second.value = 'ends';
-    second.dispatchEvent(new Event('change'));
+    await dialog.choose('What', 'ends');
     const again = request('POST', '/api/catalogue/import/preview');
     expect(again.request.body).toMatchObject({ mapping: { code: 0, ends: 1 } });
     const good = {
@@ -164,9 +186,9 @@ describe("a supplier's list", () => {
     await settle();
     await dialog.stable();
     await dialog.press('button', 'Take in 1 part');
-    request('POST', '/api/catalogue/import').flush({ added: 1, changed: 0, unchanged: 0 });
+    request('POST', '/api/catalogue/import').flush(changed(rowOf(card())));
     await settle();
-    expect(closed).toEqual([{ added: 1, changed: 0, unchanged: 0 }]);
+    expect(closed).toEqual([{ added: 1, changed: 0 }]);
   });
 
   it('that is too large is not sent', async () => {
@@ -192,7 +214,7 @@ describe('the store', () => {
     expect(view.find('aside').textContent).toContain(tee.name);
     const count = () => Number(/^(\d+) of/.exec(view.find('nav .g-figure').textContent)![1]);
     const all = count();
-    await view.choose('Kind', 'tee');
+    await view.choose('Kind', 'tees');
     const tees = count();
     expect(tees).toBeLessThan(all);
     await view.type('End', 'npt 1/8 f');
@@ -215,19 +237,32 @@ describe('the store', () => {
 
 describe('a part that somebody else has changed', () => {
   it('is told, keeps what was typed, and is saved over theirs only when asked again', async () => {
-    const { request } = await openSampleJob();
+    const { shopSent } = await openSampleJob();
     const form = await render(PartForm, { part: tee, version: 4 });
     await form.type('Price €', '9,90');
     await form.press('button', 'Save');
-    const url = '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f';
-    request('PUT', url).flush(
-      { code: 'conflict', message: 'Somebody else has changed this.', current: card(tee, { version: 6 }) },
+    shopSent().request.flush(
+      { code: 'conflict', message: 'Somebody else has changed this.', current: rowOf(card(tee, { version: 6 })) },
       { status: 409, statusText: 'stale' },
     );
     await settle();
     await form.stable();
-    expect(form.find('.panel > [role=alert]').textContent).toContain('Save again to put yours over it');
+    expect(form.find('[role=alert]').textContent).toContain('Save again to put yours over it');
+    expect(form.field('Price €').value).toBe('9,90');
     await form.press('button', 'Save');
-    expect(request('PUT', url).request.body).toMatchObject({ version: 6, fitting: { priceMinor: 990 } });
+    expect(shopSent().commands).toMatchObject([{ version: 6, part: { priceMinor: 990 } }]);
+  });
+
+  it('is shown as it is now on its card, without being asked for again by hand', async () => {
+    const { request } = await openSampleJob();
+    const view = await render(Store, { part: tee.id });
+    const url = '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f';
+    request('GET', url).flush(card());
+    await settle();
+    TestBed.inject(ShopStore).receive(changed({ ...rowOf(card()), version: 5, fitting: { ...tee, name: 'Renamed tee' } }), true);
+    request('GET', url).flush(card({ ...tee, name: 'Renamed tee' }, { version: 5 }));
+    await settle();
+    await view.stable();
+    expect(view.find('aside').textContent).toContain('Renamed tee');
   });
 });

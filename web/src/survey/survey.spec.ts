@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { parseConnector } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { document, ports } from '../../../core/testing/sample-job';
-import { openSampleJob, render, settle } from '../../test/open-job';
+import { answer, openSampleJob, render, settle } from '../../test/open-job';
 import { PortForm } from './port-form';
 import { PortTable } from './port-table';
 import { Survey } from './survey';
@@ -12,46 +12,51 @@ const block = document.components[0];
 
 describe('the port form', () => {
   it('adds a port from one line, and is ready for the next', async () => {
-    const { request, reread } = await openSampleJob();
+    const { sent, store } = await openSampleJob();
     const form = await render(PortForm, { component: block });
     await form.type('What it is called', 'sensor');
     await form.typeNotation('npt 1/8 f');
     await form.press('button', 'Add port');
-    const sent = request('POST', '/api/components/block/ports');
-    expect(sent.request.body).toEqual({ label: 'sensor', notation: 'npt 1/8 f', note: '' });
-    sent.flush({ ...ports.gallery, id: 'new' }, { status: 201, statusText: 'made' });
-    await reread();
-    await form.stable();
     expect(form.notation().value).toBe('');
+    await form.typeNotation('orb'); // typed on before the server has answered
+    const { commands, key, request } = sent();
+    expect(commands).toEqual([{ do: 'add-port', componentId: 'block', label: 'sensor', notation: 'npt 1/8 f', note: '' }]);
+    const made = store.document()!.ports.find((p) => p.label === 'sensor')!;
+    request.flush(answer(key, { put: [{ type: 'port', row: made as never }] }));
+    await form.stable();
+    expect(form.notation().value).toBe('orb');
+    expect(store.document()!.ports.filter((p) => p.label === 'sensor')).toEqual([made]);
   });
 
   it('names a port itself when it is given no name', async () => {
-    const { request } = await openSampleJob();
+    const { sent } = await openSampleJob();
     const form = await render(PortForm, { component: block });
     await form.typeNotation('orb6 f');
     await form.press('button', 'Add port');
-    expect(request('POST', '/api/components/block/ports').request.body).toMatchObject({ label: 'port 4' });
+    expect(sent().commands).toMatchObject([{ label: 'port 4' }]);
   });
 
   it('sends nothing while the notation cannot be read', async () => {
-    const { http } = await openSampleJob();
+    const { nothingSent } = await openSampleJob();
     const form = await render(PortForm, { component: block });
     await form.typeNotation('npt 5/8 f');
     await form.press('button', 'Add port');
-    http.expectNone({ method: 'POST' });
+    nothingSent();
     expect(form.find('.g-error').textContent).toContain('no size 5/8');
   });
 
-  it('keeps what was typed when the server does not answer, and says so', async () => {
-    const { request } = await openSampleJob();
+  it('shows the port while the server does not answer, and says that it is kept', async () => {
+    const { sent, store } = await openSampleJob();
     const form = await render(PortForm, { component: block });
+    await form.type('Sits in it now, if anything', 'switch');
     await form.typeNotation('npt 1/8 f');
     await form.press('button', 'Add port');
-    request('POST', '/api/components/block/ports').error(new ProgressEvent('error'));
-    await settle();
-    await form.stable();
-    expect(form.find('.g-error').textContent).toContain('The server does not answer.');
-    expect(form.notation().value).toBe('npt 1/8 f');
+    expect(form.find('[role=alert]').textContent).toContain('Say the thread of the switch');
+    await form.type('Its own thread', 'r 1/8 m');
+    await form.press('button', 'Add port');
+    sent().request.error(new ProgressEvent('error'));
+    expect(store.document()!.ports.at(-1)).toMatchObject({ label: 'port 4', sensor: { name: 'switch' } });
+    expect(store.saveState()).toMatchObject({ at: 'waiting', reason: 'The server does not answer.' });
   });
 
   it('opens the thread bench for the side of the port, and takes over what it names', async () => {
@@ -70,17 +75,13 @@ describe('the port form', () => {
   });
 
   it('fills itself with a port to change, and saves the change', async () => {
-    const { request } = await openSampleJob();
+    const { sent } = await openSampleJob();
     const form = await render(PortForm, { component: block, editing: ports.gallery });
     expect(form.notation().value).toBe('m14x1.5 f washer');
     await form.typeNotation('m16x1.5 f washer');
     await form.press('button', 'Save port');
-    expect(request('PATCH', '/api/ports/gallery').request.body).toEqual({
-      version: 1,
-      label: 'port gallery',
-      notation: 'm16x1.5 f washer',
-      note: '',
-    });
+    const set = { label: 'port gallery', notation: 'm16x1.5 f washer', note: '' };
+    expect(sent().commands).toEqual([{ do: 'edit-port', id: 'gallery', version: 1, set }]);
   });
 });
 
@@ -96,30 +97,28 @@ describe('the port table', () => {
   });
 
   it('duplicates, deletes with a way back, and shows a refusal', async () => {
-    const { request, reread, messages } = await openSampleJob();
+    const { sent, messages } = await openSampleJob();
     const table = await render(PortTable, { ports: [ports.gallery] });
     await table.press('button', 'Duplicate port gallery');
-    request('POST', '/api/ports/gallery/duplicate').flush({ ...ports.gallery, id: 'copy' });
-    await reread();
+    expect(sent().commands).toEqual([{ do: 'duplicate-port', id: 'gallery' }]);
     await table.press('button', 'Delete port gallery');
-    request('DELETE', '/api/ports/gallery').flush({ code: 'port-in-use', message: 'L1 ends on it.' }, { status: 409, statusText: 'used' });
-    await settle();
     expect(messages).toEqual([
       { text: 'port gallery duplicated', tone: 'plain', undo: true },
-      { text: 'L1 ends on it.', tone: 'error' },
+      { text: 'port gallery cannot be deleted: L1 ends on it. Delete or move the line first.', tone: 'error' },
     ]);
   });
 });
 
 describe('the survey', () => {
   it('draws the chosen component with its ports and edits it in place', async () => {
-    const { request, http } = await openSampleJob();
+    const { sent, nothingSent } = await openSampleJob();
     const survey = await render(Survey, { component: 'turbo' });
     expect(survey.find('.side svg').getAttribute('aria-label')).toMatch(/^turbo with 3 ports: 1 port inlet, orb6 f/);
     await survey.type('Name of the component', 'Turbocharger');
-    expect(request('PATCH', '/api/components/turbo').request.body).toEqual({ version: 1, name: 'Turbocharger' });
+    expect(sent().commands).toEqual([{ do: 'edit-component', id: 'turbo', version: 1, set: { name: 'Turbocharger' } }]);
     await survey.type('Name of the component', '');
-    http.expectNone({ method: 'PATCH' });
+    nothingSent();
+    expect(survey.find('[role=alert]').textContent).toBe('A component needs a name.');
   });
 
   it('teaches the first step while it is empty', async () => {
@@ -128,12 +127,12 @@ describe('the survey', () => {
   });
 
   it('adds a component under its kind when it is given no name', async () => {
-    const { request } = await openSampleJob();
+    const { sent } = await openSampleJob();
     const survey = await render(Survey);
     await survey.choose('Kind of the new component', 'cooler');
     survey.find('.add').dispatchEvent(new Event('submit', { cancelable: true }));
     await settle();
-    expect(request('POST', '/api/jobs/job/components').request.body).toEqual({ kind: 'cooler', name: 'Cooler' });
+    expect(sent().commands).toMatchObject([{ do: 'add-component', kind: 'cooler', name: 'Cooler' }]);
   });
 
   it('shows the port an address names, ready to change', async () => {
