@@ -35,7 +35,10 @@ export default defineConfig(
     files: ['**/*.mjs'],
     extends: [eslint.configs.recommended],
     languageOptions: { globals: { ...globals.node, document: 'readonly', localStorage: 'readonly' } },
-    rules: { 'no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }], 'max-lines': ['error', { max: 350, skipBlankLines: true }] },
+    rules: {
+      'no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'max-lines': ['error', { max: 350, skipBlankLines: true }],
+    },
   },
   {
     files: ['**/*.ts'],
@@ -76,7 +79,10 @@ export default defineConfig(
     plugins: { boundaries: /** @type {import('eslint').ESLint.Plugin} */ (/** @type {unknown} */ (boundaries)) },
     settings: {
       'import/resolver': {
-        typescript: { noWarnOnMultipleProjects: true, project: ['core/tsconfig.src.json', 'server/tsconfig.src.json', 'web/tsconfig.app.json'] },
+        typescript: {
+          noWarnOnMultipleProjects: true,
+          project: ['core/tsconfig.src.json', 'server/tsconfig.src.json', 'web/tsconfig.app.json'],
+        },
       },
       'boundaries/elements': [
         ...order.map((part) => ({ type: part, pattern: `core/src/${part}`, partialMatch: false })),
@@ -92,7 +98,10 @@ export default defineConfig(
           checkAllOrigins: true,
           policies: [
             ...['server', 'web', 'e2e'].map((room) => ({ from: el(room), allow: { to: { module: { origin: ['external', 'core'] } } } })),
-            ...order.map((part) => ({ from: el(part), allow: { to: { module: { origin: ['external'], source: ['typebox', 'typebox/value'] } } } })),
+            ...order.map((part) => ({
+              from: el(part),
+              allow: { to: { module: { origin: ['external'], source: ['typebox', 'typebox/value'] } } },
+            })),
             ...order.map((part) => ({ from: el(part), allow: { to: el(part) } })),
             ...order.flatMap((part) =>
               before[part].map((earlier) => ({ from: el(part), allow: { to: { ...el(earlier), file: { categories: 'entry' } } } })),

@@ -56,7 +56,7 @@ export function requireModules() {
 /** Builds core, server and web where a source is newer than what was built. */
 export function requireBuild() {
   const mark = join(root, 'server', 'dist', '.built');
-  const sources = ['core/src', 'server/src', 'web/src', 'web/public', 'angular.json', 'package-lock.json'];
+  const sources = ['core/src', 'server/src', 'web/src', 'web/public', 'tools/bundle-core.mjs', 'angular.json', 'package-lock.json'];
   const newest = Math.max(...sources.map((path) => newestIn(join(root, path))));
   if (existsSync(mark) && statSync(mark).mtimeMs > newest && existsSync(join(root, 'web/dist/web/browser/index.html'))) return;
   console.log('Building …');

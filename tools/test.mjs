@@ -16,7 +16,8 @@ requireModules();
 requireBuild();
 
 const folder = mkdtempSync(join(tmpdir(), 'gewinde-test-'));
-const database = await startDatabase(folder, { databases: ['gewinde_test', 'gewinde_e2e'] });
+// what the tests write need not outlive a power cut
+const database = await startDatabase(folder, { databases: ['gewinde_test', 'gewinde_e2e'], durable: false });
 const env = {
   ...process.env,
   NG_CLI_ANALYTICS: 'false',
@@ -29,10 +30,10 @@ let passed = 0;
 let failed = 0;
 
 /** Runs a step and says how it went; what it printed comes in one piece when it is done, since two steps run at a time. */
-const step = (name, command, args, more = {}) =>
+const step = (name, command, args, more = {}, cwd = '.') =>
   new Promise((resolve) => {
     const start = Date.now();
-    const child = spawn(command, args, { cwd: root, env: { ...env, ...more }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, { cwd: join(root, cwd), env: { ...env, ...more }, stdio: ['ignore', 'pipe', 'pipe'] });
     let said = '';
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
     child.once('error', (error) => (said += error.message));
@@ -43,13 +44,17 @@ const step = (name, command, args, more = {}) =>
       resolve(status);
     });
   });
-const check = async (name, command, args) => {
-  if ((await step(name, command, args)) === 0) passed += 1;
-  else failed += 1;
+const check = async (name, ...steps) => {
+  for (const [command, ...args] of steps)
+    if ((await step(name, command, args)) !== 0) {
+      failed += 1;
+      return;
+    }
+  passed += 1;
 };
 /** A test runner that writes its counts to a file. */
-const suite = async (name, room, args, report, counts) => {
-  const status = await step(name, 'npm', ['test', '-w', room, '--silent', '--', ...args], { PLAYWRIGHT_JSON_OUTPUT_FILE: report });
+const suite = async (name, cwd, command, args, report, counts) => {
+  const status = await step(name, 'npx', [command, ...args], { PLAYWRIGHT_JSON_OUTPUT_FILE: report }, cwd);
   const found = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 };
   passed += found.passed;
   failed += found.failed;
@@ -57,24 +62,31 @@ const suite = async (name, room, args, report, counts) => {
 };
 const jest = (name, room) => {
   const report = join(folder, `${room}.json`);
-  return suite(name, room, ['--json', `--outputFile=${report}`], report, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }));
+  const args = ['--config', 'jest.config.mjs', '--runInBand', '--json', `--outputFile=${report}`];
+  return suite(name, room, 'jest', args, report, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }));
 };
 const inOrder = async (...steps) => {
   for (const next of steps) await next();
 };
 
+// two lanes for two cores, of about the same length
 try {
   const report = join(folder, 'e2e.json');
   await Promise.all([
     inOrder(
-      ...['core', 'server', 'web', 'e2e'].map((room) => () => check(`types: ${room}`, 'npm', ['run', 'typecheck', '-w', room, '--silent'])),
-      () => check('lint', 'npx', ['eslint', '.']),
+      () => check('types', ['npx', 'tsc', '-b'], ['npx', 'tsc', '-p', 'web/tsconfig.spec.json', '--noEmit']),
+      () => check('lint', ['npm', 'run', 'lint', '--silent']),
       () => jest('core and published checks', 'core'),
       () => jest('web', 'web'),
     ),
     inOrder(
-      () => suite('the real app', 'e2e', [], report, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky })),
+      () =>
+        suite('the real app', 'e2e', 'playwright', ['test'], report, ({ stats }) => ({
+          passed: stats.expected,
+          failed: stats.unexpected + stats.flaky,
+        })),
       () => jest('server', 'server'),
+      () => jest('the start command', 'tools'),
     ),
   ]);
 } finally {

@@ -3,9 +3,9 @@ import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
 
 setupZonelessTestEnv({ errorOnUnknownElements: true, errorOnUnknownProperties: true });
 
-// jsdom has neither a media query nor a printer nor an event stream
+// jsdom has neither a media query nor an event stream; the screen of the tests is a wide, light one
 Object.assign(globalThis, {
-  matchMedia: () => ({ matches: false }),
+  matchMedia: (query: string) => Object.assign(new EventTarget(), { matches: query.includes('min-width') }),
   EventSource: class {
     addEventListener(): void {
       /* nothing is heard */

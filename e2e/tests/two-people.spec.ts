@@ -118,9 +118,7 @@ test('quick changes one after another all arrive, in their order', async ({ page
   }
   await page.getByRole('combobox', { name: 'Service' }).selectOption({ label: 'Return' });
   await expect(saved(page)).toBeVisible();
-  await expect
-    .poll(async () => (await jobByNumber(request, 'D-3')).lines[3])
-    .toMatchObject({ tapedLengthMm: 740, service: 'return' });
+  await expect.poll(async () => (await jobByNumber(request, 'D-3')).lines[3]).toMatchObject({ tapedLengthMm: 740, service: 'return' });
   await expect(page.getByRole('dialog')).toBeHidden();
 });
 

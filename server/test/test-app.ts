@@ -74,7 +74,12 @@ export async function startTestApp({ keep = false } = {}): Promise<TestApp> {
       ...(body === undefined ? {} : { payload: body as object }),
     });
     const json = String(response.headers['content-type']).includes('json') && response.body !== '';
-    return { status: response.statusCode, body: (json ? response.json() : null) as Record<string, unknown>, headers: response.headers, text: response.body };
+    return {
+      status: response.statusCode,
+      body: (json ? response.json() : null) as Record<string, unknown>,
+      headers: response.headers,
+      text: response.body,
+    };
   };
   const ask: TestApp['ask'] = async (contract, given, client) => {
     const { params = {}, query = {}, body } = given as { params?: Record<string, string>; query?: Record<string, string>; body?: unknown };

@@ -38,7 +38,10 @@ export interface OpenJob {
 }
 
 /** The sample job open in the store, the catalogue loaded, the server played by the test. */
-export async function openSampleJob(change: Partial<JobDocument> = {}, live: Pick<LiveStream, 'listen'> = { listen: () => NEVER }): Promise<OpenJob> {
+export async function openSampleJob(
+  change: Partial<JobDocument> = {},
+  live: Pick<LiveStream, 'listen'> = { listen: () => NEVER },
+): Promise<OpenJob> {
   TestBed.resetTestingModule();
   localStorage.clear();
   const closed: unknown[] = [];
@@ -114,7 +117,8 @@ export async function render<T>(component: Type<T>, inputs: Record<string, unkno
     const plain = (e: Element): string => e.textContent.replace(/\s+/g, ' ').trim();
     const labelled = all('label').find((e) => plain(e) === label || (e.querySelector('span') && plain(e.querySelector('span')!) === label));
     const id = labelled?.getAttribute('for');
-    const found = (named ?? (id ? root.querySelector(`#${id}`) : labelled?.querySelector('input, select'))) as HTMLInputElement | null | undefined;
+    const found = (named ?? (id ? root.querySelector(`#${id}`) : labelled?.querySelector('input, select'))) as
+      HTMLInputElement | null | undefined;
     if (!found) throw new Error(`No field "${label}"`);
     return found;
   };

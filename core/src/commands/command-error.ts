@@ -1,12 +1,5 @@
 export type CommandErrorCode =
-  | 'not-found'
-  | 'conflict'
-  | 'same-port'
-  | 'port-in-use'
-  | 'component-in-use'
-  | 'bad-value'
-  | 'too-many'
-  | 'id-taken';
+  'not-found' | 'conflict' | 'same-port' | 'port-in-use' | 'component-in-use' | 'bad-value' | 'too-many' | 'id-taken';
 
 /** A command that cannot be carried out: why, in plain words, and which field it is about. */
 export class CommandError extends Error {

@@ -1,13 +1,11 @@
 import { Type, type Static } from 'typebox';
 import { ChainLinkSchema } from '../chains/index.js';
 import { ComponentFields, JobFields, LineBranchSchema, LineFields, PortFields, SensorSchema } from '../job/index.js';
-import { OneKindOf, OneOf } from '../schema/index.js';
+import { OneKindOf, OneOf, Uuid } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: 36 });
 /** For a new row: an id of the sender's own choice, so that later commands of the same change can name it. */
-const NewId = Type.Optional(
-  Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$', description: 'an UUID in lower case' }),
-);
+const NewId = Type.Optional(Uuid);
 /** The version the sender saw; another one on the server is a conflict. */
 const Version = Type.Integer({ minimum: 1 });
 /** One line of notation, such as `npt 1/8 f`. */
@@ -75,15 +73,7 @@ export const commandSchemas = {
     },
     strict,
   ),
-  'edit-line': Type.Object(
-    {
-      do: Type.Literal('edit-line'),
-      id: Id,
-      version: Version,
-      set: Type.Partial(LineFields, strict),
-    },
-    strict,
-  ),
+  'edit-line': Type.Object({ do: Type.Literal('edit-line'), id: Id, version: Version, set: Type.Partial(LineFields, strict) }, strict),
   'take-way': Type.Object(
     {
       do: Type.Literal('take-way'),

@@ -46,7 +46,12 @@ describe('freeName', () => {
 describe('commands', () => {
   it('leave the job as it was where one of them cannot be carried out', () => {
     const before = JSON.stringify(document);
-    expect(refused([{ do: 'duplicate-port', id: 'gallery' }, { do: 'delete-port', id: 'inlet', version: 1 }]).code).toBe('port-in-use');
+    expect(
+      refused([
+        { do: 'duplicate-port', id: 'gallery' },
+        { do: 'delete-port', id: 'inlet', version: 1 },
+      ]).code,
+    ).toBe('port-in-use');
     expect(JSON.stringify(document)).toBe(before);
   });
 
@@ -55,20 +60,29 @@ describe('commands', () => {
     const done = run([way('A'), way('B')]);
     expect(done.document.lines[0]!.version).toBe(4);
     expect(done.label).toBe('Take the ways of 2 ends');
-    expect(differenceOf(document, done.document)).toMatchObject({ put: [{ type: 'line', row: { id: 'line1' } }], before: [{ row: feed }], removed: [] });
+    expect(differenceOf(document, done.document)).toMatchObject({
+      put: [{ type: 'line', row: { id: 'line1' } }],
+      before: [{ row: feed }],
+      removed: [],
+    });
   });
 
   it('are told of a version that is not the one they saw, with the row as it stands', () => {
     const error = refused({ do: 'edit-line', id: 'line1', version: 2, set: { name: 'x' } });
     expect([error.code, error.current]).toEqual(['conflict', feed]);
-    const shown = runCommands(document, [{ do: 'edit-line', id: 'line1', version: 2, set: { name: 'x' } }], { ...context(), versions: 'ignore' });
+    const shown = runCommands(document, [{ do: 'edit-line', id: 'line1', version: 2, set: { name: 'x' } }], {
+      ...context(),
+      versions: 'ignore',
+    });
     expect(shown.document.lines[0]!.name).toBe('x');
   });
 
   it('say what they did', () => {
     const label = (command: Command) => run(command).label;
     expect(label({ do: 'edit-job', version: 1, set: { archived: true } })).toBe('Archive job 2403');
-    expect(label({ do: 'edit-line', id: 'line1', version: 3, set: { tapedLengthMm: 5, note: '' } })).toBe('Edit L1 Line 1: taped length, note');
+    expect(label({ do: 'edit-line', id: 'line1', version: 3, set: { tapedLengthMm: 5, note: '' } })).toBe(
+      'Edit L1 Line 1: taped length, note',
+    );
     expect(label({ do: 'delete-line', id: 'line2', version: 3 })).toBe('Delete L2 Line 2');
   });
 });
@@ -80,14 +94,30 @@ describe('lines', () => {
   it('take the next number, the name of their service, and both ports', () => {
     const d = { ...document, ports: [...document.ports, other, { ...other, id: 'free2' }] };
     const made = run({ do: 'add-line', service: 'breather', fromPortId: 'free', toPortId: 'free2' }, d).document.lines[3]!;
-    expect(made).toMatchObject({ number: 4, name: 'Breather', construction: null, checked: false, endA: { portId: 'free', fittings: null } });
+    expect(made).toMatchObject({
+      number: 4,
+      name: 'Breather',
+      construction: null,
+      checked: false,
+      endA: { portId: 'free', fittings: null },
+    });
   });
 
   it.each<[string, Command, string, RegExp]>([
     ['from a port to itself', { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'free' }, 'same-port', /to itself/],
-    ['on a port that is used', { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'inlet' }, 'port-in-use', /already used by L1/],
+    [
+      'on a port that is used',
+      { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'inlet' },
+      'port-in-use',
+      /already used by L1/,
+    ],
     ['on a port of no job', { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'x' }, 'not-found', /not in this job/],
-    ['of a hose nobody makes', { do: 'edit-line', id: 'line1', version: 3, set: { construction: 'string' } }, 'bad-value', /no hose construction/],
+    [
+      'of a hose nobody makes',
+      { do: 'edit-line', id: 'line1', version: 3, set: { construction: 'string' } },
+      'bad-value',
+      /no hose construction/,
+    ],
     ['of a size nobody makes', { do: 'edit-line', id: 'line1', version: 3, set: { dash: 7 } }, 'bad-value', /no such hose/],
     ['that is not there', { do: 'delete-line', id: 'line9', version: 1 }, 'not-found', /not in this job/],
   ])('are refused %s', (_, command, code, words) => {
@@ -98,15 +128,28 @@ describe('lines', () => {
   it('are no longer checked when what will be made has changed, and still when it has not', () => {
     const checked = { ...document, lines: document.lines.map((l): Line => ({ ...l, checked: true })) };
     const after = (set: Partial<Line>) => run({ do: 'edit-line', id: 'line1', version: 3, set }, checked).document.lines[0]!.checked;
-    expect([{ name: 'New' }, { note: 'x' }, { made: ['k'] }, { endA: { ...feed.endA, wishes: { turnDeg: 90 } } }].map(after)).toEqual([true, true, true, true]);
-    expect([{ tapedLengthMm: 1 }, { service: 'other' as const }, { endA: endOn(ports.gallery, 'ptfe', 6, 90) }].map(after)).toEqual([false, false, false]);
+    expect([{ name: 'New' }, { note: 'x' }, { made: ['k'] }, { endA: { ...feed.endA, wishes: { turnDeg: 90 } } }].map(after)).toEqual([
+      true,
+      true,
+      true,
+      true,
+    ]);
+    expect([{ tapedLengthMm: 1 }, { service: 'other' as const }, { endA: endOn(ports.gallery, 'ptfe', 6, 90) }].map(after)).toEqual([
+      false,
+      false,
+      false,
+    ]);
     expect(after({ tapedLengthMm: 1, checked: true })).toBe(true);
   });
 
   it('keep no branches without a way, and no pinned ways of another port', () => {
     const pinned = [{ fittings: [], branches: [] }];
     const set = { endA: { ...feed.endA, portId: 'free', fittings: null, branches: [], pinned } };
-    expect(run({ do: 'edit-line', id: 'line1', version: 3, set }, withFree).document.lines[0]!.endA).toEqual({ portId: 'free', angleDeg: 0, fittings: null });
+    expect(run({ do: 'edit-line', id: 'line1', version: 3, set }, withFree).document.lines[0]!.endA).toEqual({
+      portId: 'free',
+      angleDeg: 0,
+      fittings: null,
+    });
   });
 });
 
@@ -115,14 +158,25 @@ describe('an open end given to another line', () => {
   const fittings = [{ id: tee, inEnd: 0, outEnd: 1 }];
   const branch = { at: 0, end: 2, to: 'line' as const, fittings: [] };
   const take = (d: JobDocument, more: Partial<Extract<Command, { do: 'take-way' }>> = {}) =>
-    run({ do: 'take-way', id: 'line1', version: d.lines.find((l) => l.id === 'line1')!.version, side: 'A', fittings, branches: [branch], ...more }, d).document;
+    run(
+      {
+        do: 'take-way',
+        id: 'line1',
+        version: d.lines.find((l) => l.id === 'line1')!.version,
+        side: 'A',
+        fittings,
+        branches: [branch],
+        ...more,
+      },
+      d,
+    ).document;
   const branched = take(document);
   const stub = branched.ports.find((p) => p.openEnd)!;
   const gauge: Port = { ...ports.gallery, id: 'gauge', label: 'gauge' };
-  const used = run({ do: 'add-line', id: 'aaaaaaaa-0000-4000-8000-000000000000', service: 'other', fromPortId: stub.id, toPortId: 'gauge' }, {
-    ...branched,
-    ports: [...branched.ports, gauge],
-  }).document;
+  const used = run(
+    { do: 'add-line', id: 'aaaaaaaa-0000-4000-8000-000000000000', service: 'other', fromPortId: stub.id, toPortId: 'gauge' },
+    { ...branched, ports: [...branched.ports, gauge] },
+  ).document;
 
   it('gets a port that stands for it', () => {
     expect(stub).toMatchObject({ label: 'branch of L1, end A', connector: parseConnector('m14x1.5 f washer'), componentId: 'block' });
@@ -187,7 +241,9 @@ describe('sensors', () => {
   it('sit in a port by their notation, and leave it again', () => {
     const seated = run(seat(null), d).document;
     expect(port(seated, 'gallery')!.sensor).toEqual({ name: 'switch', connector: parseConnector('m14x1.5 m washer'), movedTo: null });
-    expect(port(run({ do: 'edit-port', id: 'gallery', version: 2, set: { sensor: null } }, seated).document, 'gallery')).not.toHaveProperty('sensor');
+    expect(port(run({ do: 'edit-port', id: 'gallery', version: 2, set: { sensor: null } }, seated).document, 'gallery')).not.toHaveProperty(
+      'sensor',
+    );
   });
 
   it.each([

@@ -9,7 +9,14 @@ import { forgetPlaces, linesOn, listed } from './port-uses.js';
 export function addComponent(draft: JobDraft, { id, kind, name, note = '' }: CommandOf<'add-component'>): string {
   roomForOne(draft);
   const { components } = draft.document;
-  const made = { id: id ?? draft.context.newId(), jobId: draft.jobId, kind, name: name.trim(), note, position: draft.nextPosition(components) };
+  const made = {
+    id: id ?? draft.context.newId(),
+    jobId: draft.jobId,
+    kind,
+    name: name.trim(),
+    note,
+    position: draft.nextPosition(components),
+  };
   draft.add('component', { ...made, version: 1 });
   return `Add ${made.name}`;
 }

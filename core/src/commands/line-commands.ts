@@ -75,11 +75,7 @@ function changeLine(draft: JobDraft, before: Line, merged: Line, set: Partial<Li
 function wellFormed(end: LineEnd, was: LineEnd): LineEnd {
   const { branches, pinned, ...rest } = end;
   const moved = end.portId !== was.portId;
-  return {
-    ...rest,
-    ...(branches && end.fittings !== null ? { branches } : {}),
-    ...(pinned && !moved ? { pinned } : {}),
-  };
+  return { ...rest, ...(branches && end.fittings !== null ? { branches } : {}), ...(pinned && !moved ? { pinned } : {}) };
 }
 
 /** What was checked is still what will be made: neither the hose nor its lengths, ports, angles or ways have changed. */

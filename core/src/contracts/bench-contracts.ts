@@ -1,12 +1,5 @@
 import { Type } from 'typebox';
-import {
-  DrillResultsSchema,
-  DrillVerdictSchema,
-  FittingSeenSchema,
-  JawsSchema,
-  PlaceSchema,
-  ReadingSchema,
-} from '../drill/index.js';
+import { DrillResultsSchema, DrillVerdictSchema, FittingSeenSchema, JawsSchema, PlaceSchema, ReadingSchema } from '../drill/index.js';
 import { contract } from './contract.js';
 
 const strict = { additionalProperties: false } as const;

@@ -1,10 +1,10 @@
 import { Type, type Static } from 'typebox';
 import { CommandSchema, MOST_COMMANDS } from '../commands/index.js';
 import { JobChangeSchema, JobDocumentSchema, JobFields, JobFileSchema, JobSchema } from '../job/index.js';
+import { Uuid } from '../schema/index.js';
 import { contract } from './contract.js';
 
 const strict = { additionalProperties: false } as const;
-const Uuid = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$' });
 /** The sender's own name for a change: sent again after an answer was lost, the change is not made again. */
 export const ChangeKey = Uuid;
 const JobParams = Type.Object({ id: Type.String({ minLength: 1, maxLength: 64 }) }, strict);

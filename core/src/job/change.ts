@@ -58,12 +58,7 @@ export function withRows(
     return [...kept, ...[...next.values()].filter((row) => !present.has(row.id))];
   };
   const job = put.findLast((e) => e.type === 'job');
-  return {
-    job: job ? (job.row) : document.job,
-    components: merged('component'),
-    ports: merged('port'),
-    lines: merged('line'),
-  };
+  return { job: job ? job.row : document.job, components: merged('component'), ports: merged('port'), lines: merged('line') };
 }
 
 /** The document after a change: the one place where a change is taken in. */

@@ -10,7 +10,10 @@ const head = (id: number) => ({
   client: 'c',
   at: new Date(Date.UTC(2026, 0, 1, 0, id)).toISOString(),
 });
-const port = (id: string, label: string, version: number) => ({ type: 'port' as const, row: { ...document.ports[0]!, id, label, version } });
+const port = (id: string, label: string, version: number) => ({
+  type: 'port' as const,
+  row: { ...document.ports[0]!, id, label, version },
+});
 
 /** A history of puts and removals of a few rows, each change touching one or two. */
 const history = fc
@@ -52,7 +55,11 @@ describe('a copy of a job that follows its changes', () => {
     ));
 
   it('takes rows in at their places, new ones last, and leaves the rest as it is', () => {
-    const next = applyChange(document, { ...head(1), put: [port('inlet', 'renamed', 2), port('new', 'new', 1)], removed: [{ type: 'line', id: 'line2' }] });
+    const next = applyChange(document, {
+      ...head(1),
+      put: [port('inlet', 'renamed', 2), port('new', 'new', 1)],
+      removed: [{ type: 'line', id: 'line2' }],
+    });
     expect(next.ports.map((p) => p.id)).toEqual([...document.ports.map((p) => p.id), 'new']);
     expect(next.ports[1]!.label).toBe('renamed');
     expect(next.lines.map((l) => l.id)).toEqual(['line1', 'line3']);

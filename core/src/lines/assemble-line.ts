@@ -7,7 +7,6 @@ import type { AssembledEnd, AssembledLine, CutArithmetic, LineJoint, LineProblem
 import { numberJoints } from './number-joints.js';
 import { sensorProblem } from './sensors.js';
 
-
 /**
  * Puts a line together from its job and the catalogue: the parts in order, every joint with its verdict, the cut length with its
  * arithmetic, and what is still open or wrong. Nothing is stored: a port that changes changes every line on it.

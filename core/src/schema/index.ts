@@ -2,3 +2,4 @@ export { OneOf } from './one-of.js';
 export { OneKindOf } from './one-kind-of.js';
 export { without } from './without.js';
 export type { Frozen } from './frozen.js';
+export { Uuid } from './uuid.js';

@@ -65,7 +65,8 @@ async function readWeights(db: Knex): Promise<WeightsRow> {
 export async function ensureStandardCatalogue(db: Knex): Promise<void> {
   await addHoses(db, { hoses: standardHoses(), hoseEnds: standardHoseEnds() }, 'standard');
   const parts = await missingParts(db, standardFittings(), 'standard');
-  if (parts.length > 0) await db.transaction((trx) => writeRows(trx, { made: parts.map((row) => ({ type: 'part', row })), changed: [], gone: [] }));
+  if (parts.length > 0)
+    await db.transaction((trx) => writeRows(trx, { made: parts.map((row) => ({ type: 'part', row })), changed: [], gone: [] }));
 }
 
 /** Those of some fittings that the catalogue does not have, as new rows. A code that another part has already is left off. */

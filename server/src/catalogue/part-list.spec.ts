@@ -13,7 +13,8 @@ describe('a supplier list', () => {
   let shop: TestApp;
   beforeAll(async () => (shop = await startTestApp()));
   afterAll(() => shop.close());
-  const preview = (csv: string, mapping?: ColumnMapping) => shop.ask(shopContracts.previewList, { body: { csv, ...(mapping ? { mapping } : {}) } });
+  const preview = (csv: string, mapping?: ColumnMapping) =>
+    shop.ask(shopContracts.previewList, { body: { csv, ...(mapping ? { mapping } : {}) } });
   const take = (csv: string, mapping: ColumnMapping) => shop.ask(shopContracts.importList, { body: { key: randomUUID(), csv, mapping } });
   const fittings = async () => (await shop.ask(shopContracts.readCatalogue, {})).body.fittings;
 

@@ -1,4 +1,12 @@
-import { guessColumns, readParts, writeParts as partList, type CataloguePart, type ColumnMapping, type ListPreview, type ShopChange } from '@gewinde/core';
+import {
+  guessColumns,
+  readParts,
+  writeParts as partList,
+  type CataloguePart,
+  type ColumnMapping,
+  type ListPreview,
+  type ShopChange,
+} from '@gewinde/core';
 import { CsvError, parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import type { Knex } from 'knex';

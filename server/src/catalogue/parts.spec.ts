@@ -92,7 +92,9 @@ describe('what the shop weighs', () => {
   it('starts with the usual figures, is set by version, and taken back', async () => {
     const { weights, version } = await read();
     expect(version).toBe(0);
-    expect((await set(0, { ...weights, elbows: 'wanted', leadDayMinor: 0 })).body).toMatchObject({ put: [{ type: 'weights', row: { version: 1 } }] });
+    expect((await set(0, { ...weights, elbows: 'wanted', leadDayMinor: 0 })).body).toMatchObject({
+      put: [{ type: 'weights', row: { version: 1 } }],
+    });
     const stale = await set(0, weights);
     expect([stale.status, stale.body['code']]).toEqual([409, 'conflict']);
     expect((await read()).weights).toMatchObject({ elbows: 'wanted', leadDayMinor: 0 });

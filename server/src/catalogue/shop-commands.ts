@@ -38,7 +38,9 @@ async function addPart(trx: Knex.Transaction, { part }: ShopCommandOf<'add-part'
   sound(fitting);
   const { id } = fitting;
   if ((await lockRows(trx, 'part', [id])).has(id))
-    throw new AppError('part-taken', `The catalogue has "${id}" already. Give this one a code of its own, or edit that one.`, { field: 'id' });
+    throw new AppError('part-taken', `The catalogue has "${id}" already. Give this one a code of its own, or edit that one.`, {
+      field: 'id',
+    });
   await codeIsFree(trx, fitting);
   const row: CataloguePart = { id, fitting, version: 1, origin: 'own' };
   await writeRows(trx, { made: [{ type: 'part', row }], changed: [], gone: [] }).catch((error: unknown) => {
@@ -70,7 +72,11 @@ async function setWeights(trx: Knex.Transaction, { version, weights }: ShopComma
     throw new AppError('conflict', undefined, { current: before ?? { id, weights: usualWeights, version: 0 } });
   const row = { id, weights, version: version + 1 } as const;
   await writeRows(trx, { made: before ? [] : [{ type: 'weights', row }], changed: before ? [{ type: 'weights', row }] : [], gone: [] });
-  return { label: 'Set what counts when ways are ranked', before: before ? [{ type: 'weights', row: before }] : [], after: [{ type: 'weights', row }] };
+  return {
+    label: 'Set what counts when ways are ranked',
+    before: before ? [{ type: 'weights', row: before }] : [],
+    after: [{ type: 'weights', row }],
+  };
 }
 
 function sound(fitting: Fitting): void {

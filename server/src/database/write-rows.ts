@@ -10,7 +10,11 @@ export function* pieces<T>(list: readonly T[], size = AT_ONCE): Generator<T[]> {
 }
 
 /** Rows by id, locked for the rest of the transaction; those that are not there are left out. */
-export async function lockRows<T extends EntityType>(trx: Knex.Transaction, type: T, ids: readonly string[]): Promise<Map<string, Rows[T]>> {
+export async function lockRows<T extends EntityType>(
+  trx: Knex.Transaction,
+  type: T,
+  ids: readonly string[],
+): Promise<Map<string, Rows[T]>> {
   const { table, key, fromColumns } = tables[type];
   const found = new Map<string, Rows[T]>();
   for (const some of pieces(ids)) {

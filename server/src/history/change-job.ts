@@ -1,4 +1,13 @@
-import { differenceOf, rowIds, runCommands, type Command, type Hose, type JobChange, type JobDocument, type KnownParts } from '@gewinde/core';
+import {
+  differenceOf,
+  rowIds,
+  runCommands,
+  type Command,
+  type Hose,
+  type JobChange,
+  type JobDocument,
+  type KnownParts,
+} from '@gewinde/core';
 import type { Knex } from 'knex';
 import { findFittings } from '../catalogue/catalogue-lookup.js';
 import type { Entity } from '../database/entities.js';
@@ -53,7 +62,8 @@ function refusedByKeys({ job }: JobDocument): (error: unknown) => never {
     const { code, sqlMessage = '' } = error as { code?: string; sqlMessage?: string };
     if (code !== 'ER_DUP_ENTRY') throw error;
     if (/jobs_number/.test(sqlMessage)) throw new AppError('number-taken', `Job number ${job.number} is taken.`, { field: 'number' });
-    if (/port_[ab]_unique/.test(sqlMessage)) throw new AppError('port-in-use', 'Two lines would end on one port on the way: do it in two steps.');
+    if (/port_[ab]_unique/.test(sqlMessage))
+      throw new AppError('port-in-use', 'Two lines would end on one port on the way: do it in two steps.');
     throw new AppError('id-taken');
   };
 }

@@ -10,7 +10,12 @@ import { changeByKey, recordEvent } from './event-store.js';
  * from. A change that was made under the same key already is not made again: its answer is. What the sender had taken back is no longer
  * there to redo.
  */
-export async function changeRows(db: Knex, scope: Scope, sender: Sender, make: (trx: Knex.Transaction, at: string) => Promise<Written>): Promise<Change> {
+export async function changeRows(
+  db: Knex,
+  scope: Scope,
+  sender: Sender,
+  make: (trx: Knex.Transaction, at: string) => Promise<Written>,
+): Promise<Change> {
   return inTransaction(db, async (trx) => {
     await lockScope(trx, scope);
     const made = await changeByKey(trx, scope, sender.key);

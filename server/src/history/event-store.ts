@@ -107,7 +107,12 @@ export async function newestChange(db: Knex, scope: Scope): Promise<number> {
 }
 
 /** The sender's own newest change that can be taken back, or the one taken back last. Records are left alone. */
-export async function ownEvent(trx: Knex.Transaction, scope: Scope, client: string, state: 'done' | 'undone'): Promise<StoredEvent | undefined> {
+export async function ownEvent(
+  trx: Knex.Transaction,
+  scope: Scope,
+  client: string,
+  state: 'done' | 'undone',
+): Promise<StoredEvent | undefined> {
   const event = (await trx('events')
     .where({ scope: scopeName(scope), kind: 'edit', state, client })
     .orderBy('id', state === 'done' ? 'desc' : 'asc')

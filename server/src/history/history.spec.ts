@@ -28,7 +28,13 @@ describe('history', () => {
       { do: 'edit-component', id: c, version: component?.version ?? 1, set: { name: `Name ${kind}` } },
       { do: 'duplicate-component', id: c },
       { do: 'delete-component', id: c, version: component?.version ?? 1 },
-      { do: 'add-port', componentId: c, label: `p${kind}`, notation: 'npt 1/8 f', sensor: { name: 's', notation: 'r 1/8 m', movedTo: null } },
+      {
+        do: 'add-port',
+        componentId: c,
+        label: `p${kind}`,
+        notation: 'npt 1/8 f',
+        sensor: { name: 's', notation: 'r 1/8 m', movedTo: null },
+      },
       { do: 'edit-port', id: p, version: port?.version ?? 1, set: { notation: 'orb6 f', sensor: null } },
       { do: 'delete-port', id: p, version: port?.version ?? 1 },
       { do: 'edit-line', id: l, version: line?.version ?? 1, set: { tapedLengthMm: 100.1 + kind, made: [] } },
@@ -84,7 +90,10 @@ describe('history', () => {
     await server.change(jobId, rename(lineId, 1, 'Mine'), 'me');
     await server.change(jobId, rename(lineId, 2, 'Theirs'), 'other');
     const refused = (await step(jobId, 'undo', 'me')).body;
-    expect([refused.code, refused.message]).toEqual(['cannot-undo', '"Edit L1 Turbo feed: name" cannot be undone: the line has been changed since.']);
+    expect([refused.code, refused.message]).toEqual([
+      'cannot-undo',
+      '"Edit L1 Turbo feed: name" cannot be undone: the line has been changed since.',
+    ]);
     expect((await server.document(jobId)).lines[0]!.name).toBe('Theirs');
   });
 

@@ -13,7 +13,11 @@ beforeAll(async () => {
 afterAll(async () => server.close());
 
 /** Listens until so many messages have come. */
-async function listen(query: Record<string, string>, count: number, lastEventId?: string): Promise<{ messages: LiveMessage[]; ids: string[]; text: string }> {
+async function listen(
+  query: Record<string, string>,
+  count: number,
+  lastEventId?: string,
+): Promise<{ messages: LiveMessage[]; ids: string[]; text: string }> {
   const stop = new AbortController();
   const stream = await fetch(`http://127.0.0.1:${port}/api/live?${new URLSearchParams(query).toString()}`, {
     signal: stop.signal,
@@ -50,7 +54,13 @@ describe('the live stream', () => {
   it('tells what all jobs share to everybody', async () => {
     const listening = listen({}, 1);
     await new Promise((resolve) => setTimeout(resolve, 300));
-    const part = { ends: [{ family: 'npt', size: '1/4', gender: 'male' as const }, { family: 'flare37', size: '10', gender: 'male' as const }], code: 'LIVE-1' };
+    const part = {
+      ends: [
+        { family: 'npt', size: '1/4', gender: 'male' as const },
+        { family: 'flare37', size: '10', gender: 'male' as const },
+      ],
+      code: 'LIVE-1',
+    };
     const { body } = await server.ask(shopContracts.changeShop, { body: { key: randomUUID(), commands: [{ do: 'add-part', part }] } });
     expect((await listening).messages).toEqual([{ scope: 'shop', change: body }]);
   });

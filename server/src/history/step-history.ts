@@ -26,7 +26,8 @@ export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direct
     if (!event) throw new AppError(direction === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo');
     const [from, to] = direction === 'undo' ? [event.after, event.before] : [event.before, event.after];
     const after = await restore(trx, event, from, to, direction).catch((error: unknown) => {
-      if (REFUSED_BY_KEYS.has(String((error as { code?: unknown }).code))) throw cannot(event, direction, 'something else has its place now');
+      if (REFUSED_BY_KEYS.has(String((error as { code?: unknown }).code)))
+        throw cannot(event, direction, 'something else has its place now');
       throw error;
     });
     await trx('events')
@@ -62,11 +63,7 @@ async function restore(
     (entity) =>
       ({ ...entity, row: { ...entity.row, version: Math.max(now.get(entity.row.id)?.version ?? 0, entity.row.version) + 1 } }) as Entity,
   );
-  await writeRows(trx, {
-    made: next.filter((e) => !now.has(e.row.id)),
-    changed: next.filter((e) => now.has(e.row.id)),
-    gone,
-  });
+  await writeRows(trx, { made: next.filter((e) => !now.has(e.row.id)), changed: next.filter((e) => now.has(e.row.id)), gone });
   return next;
 }
 

@@ -77,7 +77,11 @@ describe('commands', () => {
       { do: 'add-port', componentId, label: 'drain', notation: 'an10 m' },
       { do: 'delete-component', id: blockId, version: 1 },
     ]);
-    expect([refused.status, refused.body.code, refused.body.message]).toEqual([409, 'component-in-use', expect.stringContaining('L1') as string]);
+    expect([refused.status, refused.body.code, refused.body.message]).toEqual([
+      409,
+      'component-in-use',
+      expect.stringContaining('L1') as string,
+    ]);
     expect(await server.document(jobId)).toEqual(before);
     const done = await server.change(jobId, [rename(lineId, 1, 'Feed'), { do: 'add-component', kind: 'pan', name: 'Pan' }]);
     expect(done.body.label).toBe('Edit L1 Turbo feed: name and 1 more');
@@ -106,7 +110,10 @@ describe('commands', () => {
   it.each([
     [{ do: 'fly' }, 'commands/0'],
     [{ do: 'edit-line', id: 'x', version: 1, set: { colour: 'red' } }, 'commands/0/set/colour'],
-    [{ do: 'edit-line', id: 'x', version: 1, set: { endA: { portId: 'p', angleDeg: 17, fittings: null } } }, 'commands/0/set/endA/angleDeg'],
+    [
+      { do: 'edit-line', id: 'x', version: 1, set: { endA: { portId: 'p', angleDeg: 17, fittings: null } } },
+      'commands/0/set/endA/angleDeg',
+    ],
     [{ do: 'edit-line', id: 'x', version: 1, set: { tapedLengthMm: -3 } }, 'commands/0/set/tapedLengthMm'],
     [{ do: 'add-port', componentId: 'x', notation: 'an6 m' }, 'commands/0/label'],
   ])('that are not well formed are refused where they are wrong: %j', async (command, field) => {
@@ -123,7 +130,10 @@ describe('commands', () => {
   it('keep signs of every script, and quotes, as they were typed', async () => {
     const { jobId } = await sampleJob(server);
     const names = ['Ölwanne', 'O\'Neil\'s "pan"', '油冷器', 'a%_b', '<b>bold</b>', '🛢️ tank'];
-    await server.change(jobId, names.map((name): Command => ({ do: 'add-component', kind: 'pan', name })));
+    await server.change(
+      jobId,
+      names.map((name): Command => ({ do: 'add-component', kind: 'pan', name })),
+    );
     expect((await server.document(jobId)).components.slice(2).map((c) => c.name)).toEqual(names);
   });
 
@@ -148,7 +158,10 @@ describe('a stale edit', () => {
     const { lineId, jobId, from, to } = await sampleJob(server);
     const answers = await Promise.all(['a', 'b', 'c'].map((name) => server.change(jobId, rename(lineId, 1, name))));
     expect(answers.map((a) => a.status).sort()).toEqual([200, 409, 409]);
-    await server.change(jobId, [from, from, from, to].map((id): Command => ({ do: 'duplicate-port', id })));
+    await server.change(
+      jobId,
+      [from, from, from, to].map((id): Command => ({ do: 'duplicate-port', id })),
+    );
     const { ports }: JobDocument = await server.document(jobId);
     const target = ports.find((p) => p.label === 'inlet 2')!.id;
     const lines = await Promise.all(

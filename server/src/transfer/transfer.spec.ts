@@ -43,7 +43,10 @@ describe('a job file', () => {
     const special = async () => (await server.ask(shopContracts.readCatalogue, {})).body.fittings.some((f) => f.id === 'special-1');
     expect(await special()).toBe(true);
     const undo = await server.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
-    expect([undo.body.code, undo.body.message]).toEqual(['cannot-undo', '"Parts of job 9000" cannot be undone: "special-1" is used by a line by now.']);
+    expect([undo.body.code, undo.body.message]).toEqual([
+      'cannot-undo',
+      '"Parts of job 9000" cannot be undone: "special-1" is used by a line by now.',
+    ]);
     expect(await special()).toBe(true);
   });
 
@@ -70,10 +73,7 @@ describe('a job file', () => {
     const file = structuredClone((await exportOf((await jobs())[0]!.id)).body) as JobFile;
     file.lines[3]!.endB.port = 'C99.P1';
     const before = await jobs();
-    expect((await take(file)).body).toMatchObject({
-      code: 'job-file-content',
-      field: 'lines/3/endB/port',
-    });
+    expect((await take(file)).body).toMatchObject({ code: 'job-file-content', field: 'lines/3/endB/port' });
     expect(await jobs()).toEqual(before);
   });
 });
@@ -101,7 +101,9 @@ describe('the server itself', () => {
 
   it('describes every route of its API', async () => {
     const { paths } = (await server.call('GET', '/api/docs')).body as { paths: Record<string, Record<string, { summary?: string }>> };
-    const routes = [jobContracts, shopContracts].flatMap((contracts) => Object.values(contracts)).map((c) => c.path.replace(/:(\w+)/g, '{$1}'));
+    const routes = [jobContracts, shopContracts]
+      .flatMap((contracts) => Object.values(contracts))
+      .map((c) => c.path.replace(/:(\w+)/g, '{$1}'));
     expect(Object.keys(paths)).toEqual(expect.arrayContaining(routes));
     for (const [path, methods] of Object.entries(paths))
       for (const route of Object.values(methods)) expect([path, route.summary]).toEqual([path, expect.any(String)]);

@@ -80,7 +80,11 @@ export class CalliperPanel {
     const fitting = this.fitting();
     if (!fitting) return;
     try {
-      this.take(await firstValueFrom(this.api.api.call(benchContracts.takeReading, { body: { fitting: fitting.id, jaws: this.jaws(), place: this.place() } })));
+      this.take(
+        await firstValueFrom(
+          this.api.api.call(benchContracts.takeReading, { body: { fitting: fitting.id, jaws: this.jaws(), place: this.place() } }),
+        ),
+      );
     } catch (error) {
       this.problem.set((error as Error).message);
     }

@@ -87,7 +87,9 @@ export class Drill {
     }
     await this.attempt(async () => {
       const apprentice = this.apprentice.value.trim();
-      const verdict = await firstValueFrom(this.api.call(benchContracts.answerDrill, { body: { apprentice, fitting: fitting.id, answer: said } }));
+      const verdict = await firstValueFrom(
+        this.api.call(benchContracts.answerDrill, { body: { apprentice, fitting: fitting.id, answer: said } }),
+      );
       this.verdict.set(verdict);
       this.store.picked.set(verdict.truth);
       this.results.set(await firstValueFrom(this.api.call(benchContracts.drillResults, { query: { apprentice } })));

@@ -46,7 +46,7 @@ describe('naming a thread', () => {
     await view.type('Over the crests', '14');
     await view.type('or threads per inch', 'many');
     expect(view.text()).toContain('The count per inch is not a number');
-    expect((view.find('input.count') as HTMLInputElement).value).toBe('many');
+    expect((view.find('.count input') as HTMLInputElement).value).toBe('many');
     await view.type('or threads per inch', '18');
     await view.type('Pitch', '1.5');
     expect(view.text()).toMatch(/Pitch and count disagree: 18 per inch is 1.411 mm, not 1.5 mm/);
@@ -84,7 +84,7 @@ describe('naming a thread', () => {
 
   it('takes readings off the calliper, and counts several by their middle', async () => {
     const { view, request, names } = await bench();
-    await view.choose('Fitting from the mystery tray', 'f01');
+    await view.choose('Fitting from the mystery tray', '01 · brass plug, outside');
     for (const mm of [13.87, 13.99, 13.88]) {
       const reading = view.press('button', 'Take a reading');
       const sent = request('POST', '/api/calliper/readings');
@@ -105,7 +105,7 @@ describe('naming a thread', () => {
 
   it('sets the jaws to the fitting, and shows what the calliper refuses', async () => {
     const { view, request } = await bench();
-    await view.choose('Fitting from the mystery tray', 'f02');
+    await view.choose('Fitting from the mystery tray', '02 · iron boss, inside');
     expect(view.find('button', 'inside jaws').getAttribute('aria-pressed')).toBe('true');
     expect(view.find('button', 'Inside thread').getAttribute('aria-pressed')).toBe('true');
     await view.press('button', 'outside jaws');
@@ -172,7 +172,7 @@ describe('the calliper, live', () => {
     const real = globalThis.EventSource;
     globalThis.EventSource = Stream as never;
     try {
-      await view.choose('Fitting from the mystery tray', 'f01');
+      await view.choose('Fitting from the mystery tray', '01 · brass plug, outside');
       await view.press('button', 'Live');
       expect(Stream.last.url).toBe('/api/calliper/live?fitting=f01&jaws=outside&place=crest');
       Stream.last.heard.get('reading')!({ data: JSON.stringify({ mm: 9.66, place: 'crest' }) });

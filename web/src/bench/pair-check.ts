@@ -49,7 +49,9 @@ export class PairCheck {
     first: new FormControl('an6 m', { nonNullable: true }),
     second: new FormControl('orb6 f', { nonNullable: true }),
   });
-  private readonly typed = toSignal(this.form.valueChanges.pipe(map(() => this.form.getRawValue())), { initialValue: this.form.getRawValue() });
+  private readonly typed = toSignal(this.form.valueChanges.pipe(map(() => this.form.getRawValue())), {
+    initialValue: this.form.getRawValue(),
+  });
   protected readonly pair = computed(() => {
     const [a, b] = [read(this.typed().first), read(this.typed().second)];
     return a && b ? ([a, b] as const) : null;
@@ -131,7 +133,9 @@ export class PairCheck {
       if (!pair) return;
       const [a, b] = pair.map((c) => formatConnector(c));
       if (a !== untracked(this.a) || b !== untracked(this.b))
-        void untracked(() => this.router.navigate([], { queryParams: { a: this.typed().first, b: this.typed().second }, replaceUrl: true }));
+        void untracked(() =>
+          this.router.navigate([], { queryParams: { a: this.typed().first, b: this.typed().second }, replaceUrl: true }),
+        );
     });
   }
 

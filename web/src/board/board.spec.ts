@@ -82,7 +82,9 @@ describe('the board', () => {
   it('takes in a job file, and says when it had to be renumbered', async () => {
     await answer([summary]);
     await give('{"format": "gewinde-job"}');
-    job.request('POST', '/api/jobs/import').flush({ summary: { ...summary, job: { ...document.job, id: 'copy', number: '2403-2' } }, renumberedFrom: '2403' });
+    job
+      .request('POST', '/api/jobs/import')
+      .flush({ summary: { ...summary, job: { ...document.job, id: 'copy', number: '2403-2' } }, renumberedFrom: '2403' });
     await settle();
     await board.stable();
     expect(board.all('.tag .number').map((e) => e.textContent)).toEqual(['2403', '2403-2']);

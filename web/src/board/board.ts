@@ -48,7 +48,12 @@ export class Board {
         merge(of(undefined), this.again).pipe(
           switchMap(() =>
             this.api.call(jobContracts.listJobs, { query: { archived: archived ? 'true' : 'false' } }).pipe(
-              switchMap((jobs) => merge(of(() => jobs), this.changed).pipe(scan((list: readonly Summary[], change) => change(list), []))),
+              switchMap((jobs) =>
+                merge(
+                  of(() => jobs),
+                  this.changed,
+                ).pipe(scan((list: readonly Summary[], change) => change(list), [])),
+              ),
               map((jobs): Listed => ({ jobs, error: null })),
               catchError((error: ApiError) => of<Listed>({ jobs: null, error: error.message })),
             ),
@@ -80,7 +85,7 @@ export class Board {
 
   protected async edit(summary?: Summary): Promise<void> {
     const dialog = this.modal.open(JobDialog, { ariaLabelledBy: 'job-title' });
-    (dialog.componentInstance as JobDialog).job.set((summary?.job) ?? null);
+    (dialog.componentInstance as JobDialog).job.set(summary?.job ?? null);
     const saved = (await dialog.result.catch(() => undefined)) as Job | undefined;
     if (saved && !summary) void this.router.navigate(['/job', saved.id, 'survey']);
     else if (saved) this.changed.next((jobs) => sorted(jobs.map((s) => (s.job.id === saved.id ? { ...s, job: saved } : s))));

@@ -26,7 +26,11 @@ describe('Api', () => {
   });
 
   it.each([
-    [{ code: 'conflict', message: 'Changed.', current: { id: 'x' } }, 409, { code: 'conflict', transient: false, details: { current: { id: 'x' } } }],
+    [
+      { code: 'conflict', message: 'Changed.', current: { id: 'x' } },
+      409,
+      { code: 'conflict', transient: false, details: { current: { id: 'x' } } },
+    ],
     [{ code: 'too-many-requests', message: 'Wait.' }, 429, { code: 'too-many-requests', transient: true }],
     [{ code: 'internal', message: 'Broken.' }, 500, { code: 'internal', transient: true }],
     ['<html>proxy</html>', 502, { code: 'server-away', transient: true }],

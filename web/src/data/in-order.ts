@@ -11,7 +11,10 @@ export function waitBefore(attempt: number): number {
 }
 
 /** Tries again, later and later, as long as `worth` says so; `waiting` is told of each wait. */
-export function keepTrying<T>(worth: (error: unknown) => boolean, waiting: (error: unknown) => void = () => undefined): MonoTypeOperatorFunction<T> {
+export function keepTrying<T>(
+  worth: (error: unknown) => boolean,
+  waiting: (error: unknown) => void = () => undefined,
+): MonoTypeOperatorFunction<T> {
   return retry<T>({
     delay: (error: unknown, attempt) => {
       if (!worth(error)) return throwError(() => error);

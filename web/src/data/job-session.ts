@@ -52,9 +52,7 @@ export interface Conflict {
 }
 
 export type SaveState =
-  | { readonly at: 'saved'; readonly time: Date }
-  | { readonly at: 'saving' }
-  | { readonly at: 'waiting'; readonly reason: string };
+  { readonly at: 'saved'; readonly time: Date } | { readonly at: 'saving' } | { readonly at: 'waiting'; readonly reason: string };
 
 /** A command as a screen gives it: the version of the row is the session's to say. */
 export type Draft = Command extends infer C ? (C extends { version: number } ? Omit<C, 'version'> & { version?: number } : C) : never;
@@ -199,7 +197,9 @@ export class JobSession {
         const latest = this.find(key);
         return latest ? this.send(latest) : EMPTY;
       }).pipe(keepTrying(isTransient, (error) => this.patch({ trouble: (error as Error).message })));
-      const nudged = this.now.pipe(switchMap(() => defer(() => (this.find(key) ? this.send(this.find(key)!) : EMPTY)).pipe(catchError(() => EMPTY))));
+      const nudged = this.now.pipe(
+        switchMap(() => defer(() => (this.find(key) ? this.send(this.find(key)!) : EMPTY)).pipe(catchError(() => EMPTY))),
+      );
       const gone = this.state.pipe(filter(({ pending }) => !pending.some((p) => p.key === key)));
       return merge(told, asked, nudged).pipe(
         takeUntil(gone),
@@ -337,8 +337,8 @@ function saveStateOf({ pending, trouble, savedAt }: State): SaveState {
 function saidOf(change: PendingChange | undefined, rowId: string): Record<string, unknown> {
   const commands = change && 'commands' in change ? change.commands : [];
   const about = commands.filter((c) => rowOf(c) === rowId);
-  return Object.assign({}, ...about.map((c) => ('set' in c ? c.set : c.do === 'take-way' ? { [`end${c.side}`]: { fittings: c.fittings } } : {}))) as Record<
-    string,
-    unknown
-  >;
+  return Object.assign(
+    {},
+    ...about.map((c) => ('set' in c ? c.set : c.do === 'take-way' ? { [`end${c.side}`]: { fittings: c.fittings } } : {})),
+  ) as Record<string, unknown>;
 }

@@ -114,7 +114,14 @@ describe('the open job', () => {
   it('shows side effects of a command as the server tells them, and nothing else', () => {
     job.store.change({ do: 'delete-line', id: 'line1' });
     const { key, request } = job.sent();
-    request.flush(answer(key, { removed: [{ type: 'line', id: 'line1' }, { type: 'port', id: 'vent' }] }));
+    request.flush(
+      answer(key, {
+        removed: [
+          { type: 'line', id: 'line1' },
+          { type: 'port', id: 'vent' },
+        ],
+      }),
+    );
     expect(job.store.document()?.lines.map((l) => l.id)).toEqual(['line2', 'line3']);
     expect(job.store.document()?.ports.some((p) => p.id === 'vent')).toBe(false);
     job.http.expectNone('/api/jobs/job');
@@ -208,7 +215,8 @@ describe('opening', () => {
     const seat = TestBed.inject(Seat);
     Object.assign(seat, { free: ['gone'] });
     const [here, there] = ['00000000-0000-4000-8000-00000000000a', '00000000-0000-4000-8000-00000000000b'];
-    const kept = (key: string, id: string) => JSON.stringify([{ key, commands: [{ do: 'edit-line', id, version: 3, set: { name: `From ${key.slice(-1)}` } }] }]);
+    const kept = (key: string, id: string) =>
+      JSON.stringify([{ key, commands: [{ do: 'edit-line', id, version: 3, set: { name: `From ${key.slice(-1)}` } }] }]);
     localStorage.setItem(`gewinde.outbox.other.${seat.id}`, kept(here!, 'line1'));
     localStorage.setItem('gewinde.outbox.other.gone', kept(there!, 'line2'));
     store.open('other');

@@ -22,23 +22,32 @@ describe('what waits to be sent', () => {
 
   it('never loses what was typed last, whatever was typed before and whatever is under way', () =>
     fc.assert(
-      fc.property(fc.array(fc.record({ row: fc.constantFrom('a', 'b'), field: fc.constantFrom('name', 'note'), value: fc.string(), sent: fc.boolean() })), (typed) => {
-        let list: readonly PendingChange[] = [];
-        const last = new Map<string, string>();
-        for (const [i, { row, field, value, sent }] of typed.entries()) {
-          list = addPending(list, pending(String(i), edit(row, { [field]: value })), sent ? (list[0]?.key ?? null) : null);
-          last.set(`${row}.${field}`, value);
-        }
-        const shown = new Map<string, string>();
-        for (const change of list)
-          for (const c of 'commands' in change ? change.commands : [])
-            if (c.do === 'edit-line') for (const [field, value] of Object.entries(c.set)) shown.set(`${c.id}.${field}`, value as string);
-        expect(shown).toEqual(last);
-      }),
+      fc.property(
+        fc.array(
+          fc.record({ row: fc.constantFrom('a', 'b'), field: fc.constantFrom('name', 'note'), value: fc.string(), sent: fc.boolean() }),
+        ),
+        (typed) => {
+          let list: readonly PendingChange[] = [];
+          const last = new Map<string, string>();
+          for (const [i, { row, field, value, sent }] of typed.entries()) {
+            list = addPending(list, pending(String(i), edit(row, { [field]: value })), sent ? (list[0]?.key ?? null) : null);
+            last.set(`${row}.${field}`, value);
+          }
+          const shown = new Map<string, string>();
+          for (const change of list)
+            for (const c of 'commands' in change ? change.commands : [])
+              if (c.do === 'edit-line') for (const [field, value] of Object.entries(c.set)) shown.set(`${c.id}.${field}`, value as string);
+          expect(shown).toEqual(last);
+        },
+      ),
     ));
 
   it('starts from the version that the change before it has made, and from no other', () => {
-    const list = [pending('1', edit('a', {}, 3), edit('b', {}, 3)), pending('2', edit('a', {}, 5)), pending('3', { do: 'edit-job', version: 3, set: {} })];
+    const list = [
+      pending('1', edit('a', {}, 3), edit('b', {}, 3)),
+      pending('2', edit('a', {}, 5)),
+      pending('3', { do: 'edit-job', version: 3, set: {} }),
+    ];
     expect(followed(list, 'a', 3, 4)).toEqual([pending('1', edit('a', {}, 4), edit('b', {}, 3)), list[1], list[2]]);
     expect(followed(list, 'job', 3, 4)[2]).toEqual(pending('3', { do: 'edit-job', version: 4, set: {} }));
     expect(rebased(list[1]!, 'a', 9)).toEqual(pending('2', edit('a', {}, 9)));

@@ -2,8 +2,7 @@ import type { Command } from '@gewinde/core';
 
 /** One change on its way to the server: commands, or a step in the history. The key makes it the same change however often it is sent. */
 export type PendingChange =
-  | { readonly key: string; readonly commands: readonly Command[] }
-  | { readonly key: string; readonly step: 'undo' | 'redo' };
+  { readonly key: string; readonly commands: readonly Command[] } | { readonly key: string; readonly step: 'undo' | 'redo' };
 
 /** Puts a change behind those that wait. An edit of a row that the last one edits as well, and that is not under way yet, is one with it. */
 export function addPending(pending: readonly PendingChange[], change: PendingChange, underWay: string | null): readonly PendingChange[] {
@@ -33,7 +32,9 @@ export function followed(pending: readonly PendingChange[], rowId: string, from:
 export function rebased(change: PendingChange, rowId: string, to: number, from?: number): PendingChange {
   if (!('commands' in change)) return change;
   const next = (command: Command): Command =>
-    'version' in command && rowOf(command) === rowId && (from === undefined || command.version === from) ? { ...command, version: to } : command;
+    'version' in command && rowOf(command) === rowId && (from === undefined || command.version === from)
+      ? { ...command, version: to }
+      : command;
   return { ...change, commands: change.commands.map(next) };
 }
 
@@ -78,5 +79,9 @@ export class OutboxStorage {
 
 function isPending(value: unknown): value is PendingChange {
   const { key, commands, step } = (value ?? {}) as { key?: unknown; commands?: unknown; step?: unknown };
-  return typeof key === 'string' && /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(key) && (step === 'undo' || step === 'redo' || (Array.isArray(commands) && commands.length > 0));
+  return (
+    typeof key === 'string' &&
+    /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(key) &&
+    (step === 'undo' || step === 'redo' || (Array.isArray(commands) && commands.length > 0))
+  );
 }

@@ -18,7 +18,9 @@ const change = (more: Partial<ShopChange>): ShopChange => ({
   removed: [],
   ...more,
 });
-const put = (fitting: Fitting, version = 1): ShopChange['put'] => [{ type: 'part', row: { id: fitting.id, fitting, version, origin: 'own' } }];
+const put = (fitting: Fitting, version = 1): ShopChange['put'] => [
+  { type: 'part', row: { id: fitting.id, fitting, version, origin: 'own' } },
+];
 
 describe('what all jobs share', () => {
   it('takes changes in as they are told, without reading the catalogue again', async () => {

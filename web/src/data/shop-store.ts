@@ -129,8 +129,5 @@ function withParts(fittings: readonly Fitting[], parts: readonly Fitting[], gone
   const next = new Map(parts.map((part) => [part.id, part]));
   const left = new Set(gone);
   const known = new Set(fittings.map((f) => f.id));
-  return [
-    ...fittings.filter((f) => !left.has(f.id)).map((f) => next.get(f.id) ?? f),
-    ...parts.filter((part) => !known.has(part.id)),
-  ];
+  return [...fittings.filter((f) => !left.has(f.id)).map((f) => next.get(f.id) ?? f), ...parts.filter((part) => !known.has(part.id))];
 }

@@ -154,7 +154,10 @@ export class LineForm {
   }
 
   /** Another construction keeps the size where it is made in it; chains stay where the hose end has the same connector. */
-  private hose(line: Line, set: { construction?: string | null; dash?: number | null }): Pick<Line, 'construction' | 'dash' | 'endA' | 'endB'> {
+  private hose(
+    line: Line,
+    set: { construction?: string | null; dash?: number | null },
+  ): Pick<Line, 'construction' | 'dash' | 'endA' | 'endB'> {
     const catalogue = this.view.catalogue();
     const construction = set.construction === undefined ? line.construction : set.construction;
     const sizes = (catalogue?.hoses ?? []).filter((h) => h.construction === construction).map((h) => h.dash);

@@ -122,8 +122,13 @@ describe('a new line', () => {
     dialog.field('From port').focus();
     await dialog.stable();
     const offered = dialog.all('.g-picker .dropdown-item').map((e) => e.textContent.replace(/\s+/g, ' ').trim());
-    expect(offered[0]).toBe('block, port gallery m14x1.5 f washer');
-    expect(offered.slice(-2)).toEqual(['block, port pan npt 1/2 f · used by L2 Line 2', 'turbo, port drain orb10 f · used by L2 Line 2']);
+    expect(offered[0]).toBe('block, port gallerym14x1.5 f washer');
+    expect(offered.slice(-2)).toEqual(['block, port pannpt 1/2 f · used by L2 Line 2', 'turbo, port drainorb10 f · used by L2 Line 2']);
+    const tab = new KeyboardEvent('keydown', { key: 'Tab', cancelable: true });
+    dialog.field('From port').dispatchEvent(tab);
+    await dialog.stable();
+    expect(tab.defaultPrevented).toBe(false);
+    expect(dialog.field('From port').value).toBe('');
     await dialog.pick('To port', 'port drain');
     expect(dialog.find('[role=alert]').textContent).toBe('port drain is already used by L2 Line 2.');
   });

@@ -37,7 +37,9 @@ export class SensorPlaces {
     return move && this.describe(move.portId, move.fittings);
   });
   private readonly places = toSignal(
-    toObservable(computed(() => ({ port: this.port(), document: this.view.document(), settled: this.kept() || !!this.port().sensor?.movedTo }))).pipe(
+    toObservable(
+      computed(() => ({ port: this.port(), document: this.view.document(), settled: this.kept() || !!this.port().sensor?.movedTo })),
+    ).pipe(
       switchMap(({ port, document, settled }) =>
         !document || settled
           ? of<readonly SensorPlace[] | null>(null)

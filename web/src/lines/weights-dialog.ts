@@ -12,7 +12,9 @@ type MoneyWeight = Exclude<keyof ChainWeights, 'price' | 'elbows'>;
 const amount = (control: AbstractControl<string>): ValidationErrors | null => {
   const text = control.value.trim();
   const value = Number(text.replace(',', '.'));
-  return text !== '' && Number.isFinite(value) && value >= 0 && value <= 1000 ? null : { said: `"${control.value}" is not an amount from 0 to 1000.` };
+  return text !== '' && Number.isFinite(value) && value >= 0 && value <= 1000
+    ? null
+    : { said: `"${control.value}" is not an amount from 0 to 1000.` };
 };
 
 /** What the shop counts after the joints, figure by figure, each with what it changes. */
@@ -26,7 +28,10 @@ export class WeightsDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly store = inject(ShopStore);
   protected readonly error = signal<string | null>(null);
-  protected readonly elbows = plainChoices(['unwanted', 'either', 'wanted'] as const, (e) => `elbows are ${e === 'either' ? 'all the same' : e}`);
+  protected readonly elbows = plainChoices(
+    ['unwanted', 'either', 'wanted'] as const,
+    (e) => `elbows are ${e === 'either' ? 'all the same' : e}`,
+  );
   protected readonly figures: readonly { id: MoneyWeight; words: string; per: string; why: string }[] = [
     { id: 'toOrderMinor', words: 'Not on the shelf', per: 'a part', why: 'Higher: ways from the shelf come first.' },
     { id: 'leadDayMinor', words: 'Waiting', per: 'a day', why: 'For the slowest part of a way, in steps of 3, 7, 14 and 30 days.' },
@@ -71,7 +76,10 @@ export class WeightsDialog {
   protected async save(): Promise<void> {
     this.form.markAllAsTouched();
     if (this.form.invalid) return;
-    const amounts = Object.entries(this.form.getRawValue()).map(([id, text]) => [id, Math.round(Number(text.trim().replace(',', '.')) * 100)]);
+    const amounts = Object.entries(this.form.getRawValue()).map(([id, text]) => [
+      id,
+      Math.round(Number(text.trim().replace(',', '.')) * 100),
+    ]);
     const weights = { ...this.store.weights(), ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value };
     try {
       await firstValueFrom(this.store.setWeights(weights));

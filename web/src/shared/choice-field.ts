@@ -20,7 +20,13 @@ let fields = 0;
     <label class="g-field" [attr.for]="id"
       ><span [class.g-visually-hidden]="quiet()">{{ label() }}</span></label
     >
-    <select class="g-select" [id]="id" [formControl]="control()" [attr.ngbAutofocus]="first() ? '' : null" [attr.aria-describedby]="hint() ? id + '-hint' : null">
+    <select
+      class="g-select"
+      [id]="id"
+      [formControl]="control()"
+      [attr.ngbAutofocus]="first() ? '' : null"
+      [attr.aria-describedby]="hint() ? id + '-hint' : null"
+    >
       @for (c of choices(); track $index) {
         <option [ngValue]="c.value" [disabled]="c.disabled ?? false">{{ c.name }}</option>
       }

@@ -36,7 +36,10 @@ export function portChoices(document: JobDocument, besides?: string): PortChoice
 
 /** Those in which every word is found: in the component, the name, the notation or its full words. */
 export function matchingPorts(choices: readonly PortChoice[], text: string): PortChoice[] {
-  const words = text.toLowerCase().split(/[\s,·]+/).filter(Boolean);
+  const words = text
+    .toLowerCase()
+    .split(/[\s,·]+/)
+    .filter(Boolean);
   return choices.filter((c) => {
     const said = `${c.name} ${c.notation} ${connectorName(c.port.connector)}`.toLowerCase();
     return words.every((word) => said.includes(word));

@@ -28,6 +28,7 @@ export class PortPicker {
 
   protected readonly id = `port${++pickers}`;
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
+  private readonly list = viewChild.required(NgbTypeahead);
   /** What is in the field: a choice, or text that is none. */
   protected readonly picked = new FormControl<PortChoice | string>('', { nonNullable: true });
   private readonly opened = new Subject<string>();
@@ -40,7 +41,13 @@ export class PortPicker {
     computed(() => ({ required: 'Choose a port from the list.' })),
   );
   protected readonly search = (typed: Observable<string>): Observable<PortChoice[]> =>
-    merge(typed, this.opened).pipe(map((text) => matchingPorts(this.choices(), text).slice(0, MOST)));
+    merge(typed, this.opened).pipe(
+      map((text) => {
+        // leaving the field with Tab takes the marked row: none is marked before a letter says which is meant
+        this.list().focusFirst = text.trim() !== '';
+        return matchingPorts(this.choices(), text).slice(0, MOST);
+      }),
+    );
 
   constructor() {
     effect(() => {
@@ -58,7 +65,8 @@ export class PortPicker {
     this.field().nativeElement.focus();
   }
 
-  protected readonly shown = (choice: PortChoice | string): string => (typeof choice === 'string' ? choice : `${choice.name} · ${choice.notation}`);
+  protected readonly shown = (choice: PortChoice | string): string =>
+    typeof choice === 'string' ? choice : `${choice.name} · ${choice.notation}`;
 
   protected drawing({ port }: PortChoice): ReturnType<typeof portDrawing> {
     return portDrawing(port.connector, { width: 64, height: 40 });

@@ -1,6 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, effect, forwardRef, input, signal, untracked } from '@angular/core';
 import { type ControlValueAccessor, NG_VALIDATORS, NG_VALUE_ACCESSOR, type ValidationErrors, type Validator } from '@angular/forms';
-import { formatBoth, formatQuantity, parseQuantity, QuantitySyntaxError, type FormatOptions, type QuantityKind, type UnitSystem } from '@gewinde/core';
+import {
+  formatBoth,
+  formatQuantity,
+  parseQuantity,
+  QuantitySyntaxError,
+  type FormatOptions,
+  type QuantityKind,
+  type UnitSystem,
+} from '@gewinde/core';
 
 let inputs = 0;
 

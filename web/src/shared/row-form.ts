@@ -29,7 +29,8 @@ export class RowForm<R extends Row, C extends { [K in keyof C]: AbstractControl 
   /** Something is being typed: from here on the field is the hand's. */
   typed(): void {
     const now = this.row();
-    for (const [name, control] of this.controls()) if (now && control.dirty && !this.begun.has(name)) this.begun.set(name, this.versionOf(now.id));
+    for (const [name, control] of this.controls())
+      if (now && control.dirty && !this.begun.has(name)) this.begun.set(name, this.versionOf(now.id));
   }
 
   /** Hands over what was typed and can be taken; the rest stays as it is, with its word. */

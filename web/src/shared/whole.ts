@@ -18,7 +18,9 @@ export class Whole {
   }
 
   protected show(): void {
-    const clipped = [this.host, ...this.host.querySelectorAll<HTMLElement>('*')].some((e) => e.scrollWidth > e.clientWidth + 1 && e.clientWidth > 0);
+    const clipped = [this.host, ...this.host.querySelectorAll<HTMLElement>('*')].some(
+      (e) => e.scrollWidth > e.clientWidth + 1 && e.clientWidth > 0,
+    );
     if (clipped) this.tip.open();
   }
 }

@@ -98,8 +98,20 @@ export class Messages {
 
   protected readonly shown = toSignal(
     merge(
-      inject(Said).said$.pipe(map((message): Step => (shown) => [...withoutUndo(shown), { ...message, id: ++this.next }].slice(-MOST))),
-      this.away.pipe(map((id): Step => (shown) => shown.filter((m) => m.id !== id))),
+      inject(Said).said$.pipe(
+        map(
+          (message): Step =>
+            (shown) =>
+              [...withoutUndo(shown), { ...message, id: ++this.next }].slice(-MOST),
+        ),
+      ),
+      this.away.pipe(
+        map(
+          (id): Step =>
+            (shown) =>
+              shown.filter((m) => m.id !== id),
+        ),
+      ),
       // another view: what went well in the last one has been read
       inject(Router).events.pipe(
         filter((event) => event instanceof NavigationStart && /^\/[^?]*/.exec(event.url)?.[0] !== location.pathname),

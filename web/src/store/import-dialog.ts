@@ -74,7 +74,9 @@ export class ImportDialog {
   /** A heading is taken for another column; a column goes with one heading only, the one chosen last. */
   protected async match(at: number): Promise<void> {
     const id = this.taken.at(at).value;
-    const pairs = this.taken.controls.flatMap((control, i) => (control.value === '' || (i !== at && control.value === id) ? [] : [[control.value, i]]));
+    const pairs = this.taken.controls.flatMap((control, i) =>
+      control.value === '' || (i !== at && control.value === id) ? [] : [[control.value, i]],
+    );
     await this.look(Object.fromEntries(pairs) as ColumnMapping);
   }
 
@@ -89,7 +91,11 @@ export class ImportDialog {
   }
 
   private look(mapping?: ColumnMapping): Promise<void> {
-    return this.work(async () => this.show(await firstValueFrom(this.api.call(shopContracts.previewList, { body: { csv: this.csv, ...(mapping ? { mapping } : {}) } }))));
+    return this.work(async () =>
+      this.show(
+        await firstValueFrom(this.api.call(shopContracts.previewList, { body: { csv: this.csv, ...(mapping ? { mapping } : {}) } })),
+      ),
+    );
   }
 
   private show(preview: ListPreview): void {

@@ -1,5 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { connectorName, fittingDrawing, formatConnector, formatQuantity, kindOf, type PartCard as Card, type QuantityKind } from '@gewinde/core';
+import {
+  connectorName,
+  fittingDrawing,
+  formatConnector,
+  formatQuantity,
+  kindOf,
+  type PartCard as Card,
+  type QuantityKind,
+} from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { Icon } from '../shared/icon';

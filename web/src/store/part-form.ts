@@ -44,7 +44,8 @@ const figure =
     if (value.trim() === '') return null;
     const number = read(value);
     if (!Number.isFinite(number)) return { said: `"${value}" is not ${words}.` };
-    if (number < least) return { said: `${words.charAt(0).toUpperCase()}${words.slice(1)} is ${least === 0 ? 'not negative' : `at least ${least}`}.` };
+    if (number < least)
+      return { said: `${words.charAt(0).toUpperCase()}${words.slice(1)} is ${least === 0 ? 'not negative' : `at least ${least}`}.` };
     return whole && !Number.isInteger(number) ? { said: `"${value}" is not a whole number.` } : null;
   };
 /** Of a length, nothing is not a figure: it is left empty. */
@@ -150,7 +151,8 @@ export class PartForm {
     this.form.markAllAsTouched();
     this.error.set(null);
     const whole = this.whole();
-    if (!whole && this.connectors().length === 0) refuse({ ends: this.form.controls.ends.at(0) }, 'ends', 'Say its ends first, in notation such as npt 1/8 m.');
+    if (!whole && this.connectors().length === 0)
+      refuse({ ends: this.form.controls.ends.at(0) }, 'ends', 'Say its ends first, in notation such as npt 1/8 m.');
     this.openFigures();
     if (!whole || this.form.invalid) return;
     const problem = checkFitting(whole)[0];
@@ -185,7 +187,8 @@ export class PartForm {
 
   private openFigures(): void {
     const { kind, angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar } = this.form.controls;
-    if ([kind, angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar].some((control) => control.invalid)) this.figuresClosed.set(false);
+    if ([kind, angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar].some((control) => control.invalid))
+      this.figuresClosed.set(false);
   }
 
   private fill(part: Fitting | null): void {

@@ -132,7 +132,12 @@ describe('a part being written', () => {
     const { http } = await start(tee);
     await form.type(label, typed);
     await form.press('button', 'Save');
-    expect(form.all('[role=alert]').map((e) => e.textContent).join()).toContain(message);
+    expect(
+      form
+        .all('[role=alert]')
+        .map((e) => e.textContent)
+        .join(),
+    ).toContain(message);
     expect(form.field(label).value).toContain(typed.replace('-', ''));
     http.expectNone('/api/shop/changes');
   });

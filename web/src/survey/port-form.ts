@@ -93,7 +93,11 @@ export class PortForm {
     } catch (error) {
       const field = error instanceof CommandError ? error.field : undefined;
       const { controls } = this.form;
-      refuse({ notation: controls.notation, label: controls.label, sensor: controls.sensorNotation }, field ?? 'notation', (error as Error).message);
+      refuse(
+        { notation: controls.notation, label: controls.label, sensor: controls.sensorNotation },
+        field ?? 'notation',
+        (error as Error).message,
+      );
       return;
     }
     // at once: what is typed next is not to be wiped by an answer that comes late
@@ -147,7 +151,11 @@ export class PortForm {
   }
 
   private freeLabel(): string {
-    const taken = this.store.document()?.ports.filter((p) => p.componentId === this.component().id).map((p) => p.label) ?? [];
+    const taken =
+      this.store
+        .document()
+        ?.ports.filter((p) => p.componentId === this.component().id)
+        .map((p) => p.label) ?? [];
     for (let n = taken.length + 1; ; n++) if (!taken.includes(`port ${n}`)) return `port ${n}`;
   }
 }

@@ -2,7 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
-import { CommandError, componentDrawing, componentKinds, type Component as EngineComponent, type ComponentKind, type Port } from '@gewinde/core';
+import {
+  CommandError,
+  componentDrawing,
+  componentKinds,
+  type Component as EngineComponent,
+  type ComponentKind,
+  type Port,
+} from '@gewinde/core';
 import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { v4 as uuid } from 'uuid';
 import { JobStore } from '../data/job-store';

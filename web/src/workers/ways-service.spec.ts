@@ -33,7 +33,10 @@ describe('the worker', () => {
 
   it('leaves a whole job between two of its ends, and a question that fails harms no other', async () => {
     const { ask, ids, replies } = start();
-    const open = { ...document, lines: document.lines.map((l) => ({ ...l, endA: { ...l.endA, fittings: null }, endB: { ...l.endB, fittings: null } })) };
+    const open = {
+      ...document,
+      lines: document.lines.map((l) => ({ ...l, endA: { ...l.endA, fittings: null }, endB: { ...l.endB, fittings: null } })),
+    };
     ask({ kind: 'job', id: 1, document: open, query: { weights: usualWeights } });
     ask({ kind: 'ways', id: 2, question: { ...question('orb6 f'), hoseEnd: null as never } });
     ask({ kind: 'ways', id: 3, question: question('orb6 f') });
@@ -51,7 +54,10 @@ describe('questions to the worker', () => {
   it('are answered each by itself', async () => {
     await openSampleJob();
     const ways = TestBed.inject(WaysService);
-    const [first, second] = await Promise.all([firstValueFrom(ways.ways(question('orb6 f'))), firstValueFrom(ways.ways(question('an6 m')))]);
+    const [first, second] = await Promise.all([
+      firstValueFrom(ways.ways(question('orb6 f'))),
+      firstValueFrom(ways.ways(question('an6 m'))),
+    ]);
     expect(first.ways[0]!.fittings).toEqual([{ id: 'orb6m+an6m', inEnd: 0, outEnd: 1 }]);
     expect(second.ways[0]!.name).toBe('Straight on the port');
   });

@@ -50,7 +50,8 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
       const missing = named.find((id) => !fittingIds.has(id));
       if (missing) fail(`Fitting "${missing}" is neither in the file nor in the catalogue.`, `${field}/fittings`);
       const wished = [...(wishes?.use ?? []), ...(wishes?.avoid ?? [])].find((id) => !fittingIds.has(id));
-      if (wished) fail(`L${line.number} asks for a fitting "${wished}" that is neither in the file nor in the catalogue.`, `${field}/wishes`);
+      if (wished)
+        fail(`L${line.number} asks for a fitting "${wished}" that is neither in the file nor in the catalogue.`, `${field}/wishes`);
     }
   });
   for (const { sensor, key } of file.components.flatMap((c) => c.ports)) {

@@ -7,7 +7,10 @@ type EndInFile = JobFile['lines'][number]['endA'];
 type SensorInFile = NonNullable<JobFile['components'][number]['ports'][number]['sensor']>;
 
 /** The rows of a new job as a file has them: keys become ids, places in the lists become positions. */
-export function documentOfFile({ file, connectors }: ReadJobFile, made: { number: string; updatedAt: string; newId: () => string }): JobDocument {
+export function documentOfFile(
+  { file, connectors }: ReadJobFile,
+  made: { number: string; updatedAt: string; newId: () => string },
+): JobDocument {
   const { number, updatedAt, newId } = made;
   const jobId = newId();
   const portIds = new Map(file.components.flatMap((c) => c.ports.map((port) => [port.key, newId()] as const)));

@@ -3,15 +3,7 @@ import { ChainLinkSchema } from '../../chains/index.js';
 import { FittingSchema } from '../../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../../hose/index.js';
 import { without } from '../../schema/index.js';
-import {
-  ComponentFields,
-  JobFields,
-  LineBranchSchema,
-  LineEndSchema,
-  LineFields,
-  PortFields,
-  SensorSchema,
-} from '../job-schema.js';
+import { ComponentFields, JobFields, LineBranchSchema, LineEndSchema, LineFields, PortFields, SensorSchema } from '../job-schema.js';
 
 /** The version of the job file this app writes; {@link upgradeJobFile} says what each one brought. */
 export const JOB_FILE_VERSION = 3;

@@ -36,7 +36,9 @@ export async function up(db: Knex): Promise<void> {
     });
   }
   await db.raw("alter table events modify kind enum('edit','undo','redo','record') not null, modify job_id varchar(36) null");
-  await db('events').whereNull('scope').update({ scope: db.ref('job_id') });
+  await db('events')
+    .whereNull('scope')
+    .update({ scope: db.ref('job_id') });
   if (!(await db.schema.hasTable('event_rows')))
     await db.schema.createTable('event_rows', (t) => {
       t.bigInteger('event_id').unsigned().notNullable().references('events.id').onDelete('CASCADE');
@@ -69,7 +71,7 @@ export async function down(): Promise<void> {
 }
 
 async function jobEvents(db: Knex): Promise<void> {
-  for (let last = 0; ; ) {
+  for (let last = 0; ;) {
     const events = (await db('events').where('id', '>', last).orderBy('id').limit(50)) as OldEvent[];
     if (events.length === 0) return;
     last = events[events.length - 1]!.id;

@@ -1,0 +1,147 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { freePort } from './database.mjs';
+
+/** The start command as a user runs it, on a data folder and a port of its own: one story, each boot of it for several ends. */
+const root = join(__dirname, '..');
+const tool = (name: string) => join(root, 'tools', name);
+
+let data: string;
+let port: number;
+let file: string;
+const running: ChildProcess[] = [];
+
+const env = () => ({ ...process.env, GEWINDE_DATA: data, GEWINDE_PORT: String(port), GEWINDE_DATABASE_URL: '' });
+const url = (path: string) => `http://127.0.0.1:${port}${path}`;
+
+interface Running {
+  readonly child: ChildProcess;
+  readonly output: () => string;
+  readonly ready: Promise<void>;
+  readonly ended: Promise<number | null>;
+}
+
+function start(...args: string[]): Running {
+  const child = spawn(process.execPath, [tool('start.mjs'), ...args], { cwd: root, env: env() });
+  running.push(child);
+  let text = '';
+  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
+  const ready = new Promise<void>((resolve, reject) => {
+    const hear = (chunk: Buffer) => {
+      text += chunk.toString();
+      if (text.includes('Gewinde is ready')) resolve();
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    void ended.then((code) => reject(new Error(`ended with ${code}: ${text}`)));
+  });
+  ready.catch(() => undefined);
+  return { child, output: () => text, ready, ended };
+}
+const run = (name: string, ...args: string[]) =>
+  spawnSync(process.execPath, [tool(name), ...args], { cwd: root, env: env(), encoding: 'utf8' });
+const post = (path: string, body: object) =>
+  fetch(url(path), {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', 'x-client': 'workbench-1' },
+    body: JSON.stringify(body),
+  });
+const jobs = async () =>
+  ((await (await fetch(url('/api/jobs'))).json()) as { job: { id: string; number: string; name: string; version: number } }[]).map(
+    (s) => s.job,
+  );
+const numbers = async () => (await jobs()).map((j) => j.number);
+const demo = async () => (await jobs()).find((j) => j.number === '2403')!;
+
+beforeAll(async () => {
+  data = mkdtempSync(join(tmpdir(), 'gewinde-start-'));
+  port = await freePort();
+  file = join(data, 'shop.sql.gz');
+});
+afterAll(async () => {
+  for (const child of running) child.kill('SIGTERM');
+  await Promise.all(running.map((child) => child.exitCode ?? child.signalCode ?? new Promise((resolve) => child.once('exit', resolve))));
+  rmSync(data, { recursive: true, force: true });
+});
+
+it('begins anew a first start that was cut short, with the demo, and is backed up while it runs', async () => {
+  mkdirSync(join(data, 'database/data/mysql'), { recursive: true });
+  const app = start();
+  await app.ready;
+  expect(app.output()).toContain('A first start was cut short');
+  expect(await numbers()).toEqual(['2403', '2409']);
+  const { id, version } = await demo();
+  expect(
+    (
+      await post(`/api/jobs/${id}/changes`, {
+        key: '0b4e6a52-1c7d-4f3a-9a80-5d2f6c1e7b90',
+        commands: [{ do: 'edit-job', version, set: { name: 'Spoiled' } }],
+      })
+    ).status,
+  ).toBe(200);
+  expect((await post('/api/jobs', { number: '7001', name: 'Kept' })).status).toBe(201);
+
+  const second = start();
+  expect(await second.ended).toBe(1);
+  expect(second.output()).toContain(`Gewinde is already running at http://127.0.0.1:${port}`);
+
+  expect(run('backup.mjs', file).stdout).toContain('Backed up');
+  expect(run('backup.mjs', file).stderr).toContain('does not overwrite');
+  expect(run('restore.mjs', file).stderr).toContain('Gewinde is running');
+  expect((await post('/api/jobs', { number: '7002', name: 'Later' })).status).toBe(201);
+
+  process.kill(Number(readFileSync(join(data, 'database/m.pid'), 'utf8')), 'SIGKILL');
+  app.child.kill('SIGKILL');
+  await app.ended;
+});
+
+it('keeps what was acknowledged through a killed server and a killed database', async () => {
+  const app = start();
+  await app.ready;
+  expect(app.output()).toContain('no longer running; taking over');
+  expect(await numbers()).toEqual(expect.arrayContaining(['7001', '7002']));
+  expect((await demo()).name).toBe('Spoiled');
+  app.child.kill('SIGKILL'); // this time the database is left behind
+  await app.ended;
+});
+
+it('finds the database that was left behind, puts the demo back, and ends in order', async () => {
+  const app = start('--reset-demo');
+  await app.ready;
+  expect(app.output()).toContain('Found the database of a copy that was killed');
+  expect((await demo()).name).toBe('Magpie');
+  expect(await numbers()).toContain('7002');
+  app.child.kill('SIGINT');
+  expect(await app.ended).toBe(0);
+  expect(existsSync(join(data, 'running.json'))).toBe(false);
+});
+
+it('restores a backup, refuses a spoiled one, and starts without the demo jobs when told so', async () => {
+  const spoiled = join(data, 'spoiled.sql.gz');
+  writeFileSync(spoiled, readFileSync(file).subarray(0, 2000));
+  expect(run('restore.mjs', spoiled).stderr).toContain('not a backup, or it is damaged');
+  expect(run('restore.mjs', file).stdout).toContain('Restored from');
+  const app = start('--empty');
+  await app.ready;
+  expect(await numbers()).toContain('7001');
+  expect(await numbers()).not.toContain('7002');
+  expect((await demo()).name).toBe('Spoiled');
+  app.child.kill('SIGINT');
+  await app.ended;
+});
+
+it('names a busy port, explains itself, and refuses what it does not know', async () => {
+  const other = createServer();
+  await new Promise<void>((resolve) => other.listen(port, '127.0.0.1', resolve));
+  const blocked = start();
+  expect(await blocked.ended).toBe(1);
+  expect(blocked.output()).toContain(`Port ${port} is in use by another program`);
+  other.close();
+  expect(run('start.mjs', '--faster')).toMatchObject({ status: 2, stderr: expect.stringContaining('Unknown option --faster') });
+  expect(run('start.mjs', '--help').status).toBe(0);
+  expect(run('start.mjs', '--port', 'x').stderr).toContain('That is not a port');
+  expect(run('start.mjs', '--port', '70000').status).toBe(2);
+});
