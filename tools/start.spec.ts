@@ -63,7 +63,9 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   for (const child of running) child.kill('SIGTERM');
-  await Promise.all(running.map((child) => child.exitCode ?? child.signalCode ?? new Promise((resolve) => child.once('exit', resolve))));
+  await Promise.all(
+    running.filter((c) => c.exitCode === null && c.signalCode === null).map((c) => new Promise((resolve) => c.once('exit', resolve))),
+  );
   rmSync(data, { recursive: true, force: true });
 });
 

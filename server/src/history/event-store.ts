@@ -74,9 +74,9 @@ export async function recordEvent(
 
 /** The change that was made under this key already; undefined where there is none. */
 export async function changeByKey(trx: Knex, scope: Scope, key: string): Promise<Change | undefined> {
-  const event = (await trx('events')
+  const event = await trx('events')
     .where({ scope: scopeName(scope), change_key: key })
-    .first(...COLUMNS)) as EventColumns | undefined;
+    .first<EventColumns | undefined>(...COLUMNS);
   return event && (await changesOf(trx, [event]))[0];
 }
 
@@ -86,13 +86,13 @@ export type Places = ReadonlyMap<string, number>;
 /** The changes after the given place of each scope, in order; not more than `most` of them. */
 export async function changesSince(db: Knex, places: Places, most: number): Promise<{ scope: string; change: Change }[]> {
   if (places.size === 0) return [];
-  const events = (await db('events')
+  const events = await db('events')
     .where((any) => {
       for (const [scope, after] of places) void any.orWhere((one) => void one.where({ scope }).where('id', '>', after));
     })
     .orderBy('id')
     .limit(most)
-    .select(...COLUMNS)) as EventColumns[];
+    .select<EventColumns[]>(...COLUMNS);
   const changes = await changesOf(db, events);
   return changes.map((change, i) => ({ scope: events[i]!.scope, change }));
 }
@@ -113,10 +113,10 @@ export async function ownEvent(
   client: string,
   state: 'done' | 'undone',
 ): Promise<StoredEvent | undefined> {
-  const event = (await trx('events')
+  const event = await trx('events')
     .where({ scope: scopeName(scope), kind: 'edit', state, client })
     .orderBy('id', state === 'done' ? 'desc' : 'asc')
-    .first(...COLUMNS)) as EventColumns | undefined;
+    .first<EventColumns | undefined>(...COLUMNS);
   if (!event) return undefined;
   const rows = (await trx('event_rows').where({ event_id: event.id }).orderBy('n')) as RowColumns[];
   const side = (name: 'before_row' | 'after_row'): Entity[] =>
@@ -125,13 +125,13 @@ export async function ownEvent(
 }
 
 async function changesOf(db: Knex, events: readonly EventColumns[]): Promise<Change[]> {
-  const rows = (await db('event_rows')
+  const rows = await db('event_rows')
     .whereIn(
       'event_id',
       events.map((e) => e.id),
     )
     .orderBy(['event_id', 'n'])
-    .select('event_id', 'type', 'row_id', 'after_row')) as RowColumns[];
+    .select<RowColumns[]>('event_id', 'type', 'row_id', 'after_row');
   const byEvent = new Map<number, RowColumns[]>();
   for (const row of rows) byEvent.set(row.event_id, [...(byEvent.get(row.event_id) ?? []), row]);
   return events.map(({ id, at, kind, label, client, change_key, schema_version }) => {

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import type { JobChange, Line, LiveMessage } from '@gewinde/core';
+import type { JobChange, Line } from '@gewinde/core';
 import { Subject } from 'rxjs';
 import { document as sample, feed } from '../../../core/testing/sample-job';
 import { answer, openSampleJob, settle, type OpenJob } from '../../test/open-job';
@@ -14,7 +14,7 @@ describe('the open job', () => {
   let news: Subject<LiveNews>;
   let places: (() => LivePlace)[];
   const name = () => job.store.document()?.lines[0]?.name;
-  const tell = (change: JobChange) => news.next({ scope: 'job', change } as LiveMessage);
+  const tell = (change: JobChange) => news.next({ scope: 'job', change });
   const theirs = (change: Partial<Line>, more: Partial<JobChange> = {}) =>
     answer('their-key', { client: 'other', put: [row(change)], label: 'Edit L1', ...more });
 
@@ -217,14 +217,14 @@ describe('opening', () => {
     const [here, there] = ['00000000-0000-4000-8000-00000000000a', '00000000-0000-4000-8000-00000000000b'];
     const kept = (key: string, id: string) =>
       JSON.stringify([{ key, commands: [{ do: 'edit-line', id, version: 3, set: { name: `From ${key.slice(-1)}` } }] }]);
-    localStorage.setItem(`gewinde.outbox.other.${seat.id}`, kept(here!, 'line1'));
-    localStorage.setItem('gewinde.outbox.other.gone', kept(there!, 'line2'));
+    localStorage.setItem(`gewinde.outbox.other.${seat.id}`, kept(here, 'line1'));
+    localStorage.setItem('gewinde.outbox.other.gone', kept(there, 'line2'));
     store.open('other');
     http.expectOne('/api/jobs/other').flush({ document: { ...sample, job: { ...sample.job, id: 'other' } }, at: 0 });
     expect(store.document()?.lines.map((l) => l.name)).toEqual(['From a', 'From b', 'Line 3']);
     const request = http.expectOne('/api/jobs/other/changes');
     expect(request.request.body).toMatchObject({ key: here });
-    request.flush(answer(here!));
+    request.flush(answer(here));
     expect(http.expectOne('/api/jobs/other/changes').request.body).toMatchObject({ key: there });
     expect(localStorage.getItem('gewinde.outbox.other.gone')).toBeNull();
   });

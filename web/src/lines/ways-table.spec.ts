@@ -20,7 +20,7 @@ describe('the ways', () => {
     await ways.stable();
   };
   const command = () => job.sent().commands[0]!;
-  const sent = (): Line => (command() as { set: Line }).set;
+  const sent = (): Line => (command() as unknown as { set: Line }).set;
 
   it('are listed with what decides, and the taken one marked', async () => {
     await show();

@@ -22,7 +22,7 @@ describe('the port form', () => {
     const { commands, key, request } = sent();
     expect(commands).toEqual([{ do: 'add-port', componentId: 'block', label: 'sensor', notation: 'npt 1/8 f', note: '' }]);
     const made = store.document()!.ports.find((p) => p.label === 'sensor')!;
-    request.flush(answer(key, { put: [{ type: 'port', row: made as never }] }));
+    request.flush(answer(key, { put: [{ type: 'port', row: made }] }));
     await form.stable();
     expect(form.notation().value).toBe('orb');
     expect(store.document()!.ports.filter((p) => p.label === 'sensor')).toEqual([made]);
