@@ -10,6 +10,7 @@ const names = (page: Page) => page.getByRole('region', { name: 'What it may be' 
 
 test('an unknown thread is named from its figures, its card opened, and the figures outlive a reload', async ({ page }) => {
   await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible();
   await page.keyboard.press('t');
   await expect(page.getByRole('heading', { name: 'What is this thread?' })).toBeVisible();
   await figure(page, 'Over the crests', '0.546 in');
@@ -193,7 +194,7 @@ test('the bench is worked from the keyboard alone', async ({ page }) => {
       await page.keyboard.press('Tab');
       const at = await page.evaluate(() => {
         const e = document.activeElement as HTMLElement;
-        const label = e.getAttribute('aria-label') ?? e.closest('label')?.querySelector('span')?.textContent ?? e.textContent;
+        const label = e.getAttribute('aria-label') ?? (e as HTMLInputElement).labels?.[0]?.textContent ?? e.textContent;
         return label.trim();
       });
       if (at.startsWith(name)) return;

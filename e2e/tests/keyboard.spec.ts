@@ -57,6 +57,7 @@ test('from a new job to a checked line by keyboard alone', async ({ page, reques
   await page.keyboard.press('Tab');
   const offered = page.locator('.g-picker').getByRole('option');
   await expect(offered.first()).toContainText('Block, gallery');
+  await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
   await page.keyboard.type('inlet');

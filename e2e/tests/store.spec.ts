@@ -5,6 +5,7 @@ import { copyOfMagpie } from './shop.js';
 test('a part is found, taken out and put back; lines that use it keep it and say so', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'S-1');
   await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible();
   await page.keyboard.press('c');
   await expect(page).toHaveURL(/\/store/);
   await page.getByLabel('Words').fill('orb10 an10 adapter');
@@ -29,6 +30,7 @@ test('an own part is written, refused where it does not hold together, and offer
   await page.getByRole('button', { name: 'Own part' }).click();
   const form = page.getByRole('form', { name: 'Figures of the part' });
   await form.getByRole('textbox', { name: 'First end' }).fill('m14x1.5 m washr');
+  await page.keyboard.press('Tab');
   await expect(form.getByRole('alert').filter({ hasText: 'washer' })).toBeVisible();
   await form.getByRole('textbox', { name: 'First end' }).fill('m14x1.5 m washer');
   await form.getByRole('textbox', { name: /^Second end/ }).fill('an6 m');

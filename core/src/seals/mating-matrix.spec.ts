@@ -1,5 +1,5 @@
 import { connectorThread, formatConnector, parseConnector } from '../connectors/index.js';
-import { mate, matingMatrix } from './index.js';
+import { matingMatrix } from './index.js';
 
 describe('the mating matrix', () => {
   it.each(['9/16-18 UNF', 'M14×1.5', '1/8-27 NPT', 'G 1/2', '1 5/16-12 UN', 'M10×1'])(
@@ -10,8 +10,7 @@ describe('the mating matrix', () => {
       expect(new Set(names).size).toBe(names.length);
       expect(males.length).toBeGreaterThan(2);
       expect(cells).toHaveLength(males.length);
-      for (const [i, male] of males.entries())
-        for (const [j, female] of females.entries()) expect(cells[i]![j]).toEqual(mate(male, female));
+      expect(cells.every((row) => row.length === females.length)).toBe(true);
       // every family that is there in both genders seals with itself somewhere
       const sealed = males.filter((_, i) => cells[i]!.some((m) => m.outcome === 'seals'));
       expect(sealed.length).toBeGreaterThan(males.length / 2);
@@ -35,6 +34,13 @@ describe('the mating matrix', () => {
     );
     expect(names).not.toContain('m14x1.5 m');
     for (const c of males) expect(Math.abs(connectorThread(c)!.majorMm - 14.2875)).toBeLessThan(1.3);
+  });
+
+  it('has in its cells what the trade knows of the pairs', () => {
+    const { males, females, cells } = matingMatrix('9/16-18 UNF');
+    const cell = (male: string, female: string) =>
+      cells[males.map(formatConnector).indexOf(male)]![females.map(formatConnector).indexOf(female)]!.outcome;
+    expect([cell('an6 m', 'an6 f swivel'), cell('an6 m', 'orb6 f'), cell('npt 1/4 m', 'orb6 f')]).toEqual(['seals', 'leaks', 'does-not-join']);
   });
 
   it('starts with the nearest', () => {

@@ -21,3 +21,18 @@ export async function usersOf(db: Knex, id: string): Promise<User[]> {
     .select('jobs.number as job', 'job_lines.number as line', 'ports.label as lineName');
   return [...lines, ...sensors].slice(0, 50).map(({ job, line, lineName }) => ({ job, line, lineName }));
 }
+
+/** The first of these parts that a line has in one of the ways of `usersOf`; the lines are read once, however many parts are asked about. */
+export async function firstInUse(db: Knex, ids: readonly string[]): Promise<string | undefined> {
+  if (ids.length === 0) return undefined;
+  const lines = (await db('job_lines').select('end_a', 'end_b')) as Record<string, string | null>[];
+  const sensors = (await db('ports').whereNotNull('sensor').select('sensor')) as Record<string, string | null>[];
+  const named = new Set([...lines, ...sensors].flatMap((row) => Object.values(row).flatMap(wordsOf)));
+  return ids.find((id) => named.has(id));
+}
+
+/** Every string of a JSON text. */
+function wordsOf(json: unknown): string[] {
+  const text = typeof json === 'string' ? json : JSON.stringify(json ?? '');
+  return (text.match(/"(?:[^"\\]|\\.)*"/g) ?? []).map((word) => JSON.parse(word) as string);
+}

@@ -1,6 +1,6 @@
 import { entities, type EntityType } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { usersOf } from '../catalogue/users-of.js';
+import { firstInUse } from '../catalogue/users-of.js';
 import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { lockRows, writeRows } from '../database/write-rows.js';
@@ -57,8 +57,11 @@ async function restore(
   }
   const kept = new Set(to.map((e) => e.row.id));
   const gone = from.filter((e) => !kept.has(e.row.id));
-  for (const { type, row } of gone)
-    if (type === 'part' && (await usersOf(trx, row.id)).length > 0) throw cannot(event, direction, `"${row.id}" is used by a line by now`);
+  const used = await firstInUse(
+    trx,
+    gone.flatMap((e) => (e.type === 'part' ? [e.row.id] : [])),
+  );
+  if (used !== undefined) throw cannot(event, direction, `"${used}" is used by a line by now`);
   const next = to.map(
     (entity) =>
       ({ ...entity, row: { ...entity.row, version: Math.max(now.get(entity.row.id)?.version ?? 0, entity.row.version) + 1 } }) as Entity,

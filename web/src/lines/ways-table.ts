@@ -37,6 +37,8 @@ interface Asked {
 }
 const NOT_ASKED: Asked = { place: '', answer: null, solving: false, failed: null };
 
+let tables = 0;
+
 /**
  * The ways from a port to its hose end: those that seal at every joint, fewest joints first, drawn small with what decides. The way
  * that is taken and those that are pinned stay in sight, whatever is wished for and solved anew.
@@ -51,6 +53,7 @@ const NOT_ASKED: Asked = { place: '', answer: null, solving: false, failed: null
 export class WaysTable {
   readonly line = input.required<AssembledLine>();
   protected readonly sides = ['A', 'B'] as const;
+  protected readonly id = `ways${++tables}-`;
   private readonly waysService = inject(WaysService);
   private readonly store = inject(JobStore);
   private readonly modal = inject(NgbModal);
