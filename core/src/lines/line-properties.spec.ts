@@ -57,7 +57,8 @@ describe('whatever a job holds', () => {
           expect(line.ends.every((e) => e.chain && e.hoseEnd)).toBe(true);
         }
         expect(line.joints.map((j) => j.number)).toEqual(line.joints.map((_, i) => i + 1));
-        for (const p of line.problems) expect([p.message, p.hint]).toEqual([expect.stringMatching(/^\S.*\.$/s), expect.stringMatching(/^\S.*\.$/s)]);
+        for (const p of line.problems)
+          expect([p.message, p.hint]).toEqual([expect.stringMatching(/^\S.*\.$/s), expect.stringMatching(/^\S.*\.$/s)]);
       }),
       { numRuns: 300 },
     );

@@ -40,7 +40,11 @@ describe('the mating matrix', () => {
     const { males, females, cells } = matingMatrix('9/16-18 UNF');
     const cell = (male: string, female: string) =>
       cells[males.map(formatConnector).indexOf(male)]![females.map(formatConnector).indexOf(female)]!.outcome;
-    expect([cell('an6 m', 'an6 f swivel'), cell('an6 m', 'orb6 f'), cell('npt 1/4 m', 'orb6 f')]).toEqual(['seals', 'leaks', 'does-not-join']);
+    expect([cell('an6 m', 'an6 f swivel'), cell('an6 m', 'orb6 f'), cell('npt 1/4 m', 'orb6 f')]).toEqual([
+      'seals',
+      'leaks',
+      'does-not-join',
+    ]);
   });
 
   it('starts with the nearest', () => {

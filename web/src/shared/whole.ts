@@ -19,7 +19,7 @@ export class Whole {
 
   protected show(): void {
     const clipped = [this.host, ...this.host.querySelectorAll<HTMLElement>('*')].some(
-      (e) => e.scrollWidth > e.clientWidth + 1 && e.clientWidth > 0,
+      (e) => e.scrollWidth > e.clientWidth + 1 && getComputedStyle(e).textOverflow === 'ellipsis',
     );
     if (clipped) this.tip.open();
   }
