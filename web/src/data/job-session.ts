@@ -111,8 +111,9 @@ export class JobSession {
       trouble: null,
       savedAt: new Date(),
     });
-    for (const other of seat.left) storage.write(other, []);
+    // kept twice for a moment rather than not at all: a change that is sent twice is made once
     storage.write(seat.id, pending);
+    for (const other of seat.left) storage.write(other, []);
     this.document$ = this.state.pipe(
       map(({ replica, pending: waiting }) => ({ replica, waiting })),
       distinctUntilChanged((a, b) => a.replica === b.replica && a.waiting === b.waiting),
