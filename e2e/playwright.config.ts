@@ -17,10 +17,13 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'UTC',
     screenshot: 'only-on-failure',
+    // what slides and fades takes its time, and shows a test nothing
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       args: [
         '--no-sandbox',
+        '--disable-gpu',
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',

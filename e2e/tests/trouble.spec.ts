@@ -53,6 +53,7 @@ test('files that are not jobs are refused with a word, and nothing is lost', asy
   await page.goto('/');
   const { job } = await jobByNumber(request, '2403');
   const good = (await (await request.get(`/api/jobs/${job.id}/export`)).json()) as { lines: object[] };
+  await expect(page.getByRole('link', { name: /^Open job 2403 / })).toBeVisible();
   const before = await page.getByRole('listitem').count();
   const give = (name: string, content: string) =>
     page.getByLabel('Import a job').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });

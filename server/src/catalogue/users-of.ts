@@ -25,8 +25,8 @@ export async function usersOf(db: Knex, id: string): Promise<User[]> {
 /** The first of these parts that a line has in one of the ways of `usersOf`; the lines are read once, however many parts are asked about. */
 export async function firstInUse(db: Knex, ids: readonly string[]): Promise<string | undefined> {
   if (ids.length === 0) return undefined;
-  const lines = (await db('job_lines').select('end_a', 'end_b')) as Record<string, string | null>[];
-  const sensors = (await db('ports').whereNotNull('sensor').select('sensor')) as Record<string, string | null>[];
+  const lines = await db('job_lines').select<Record<string, unknown>[]>('end_a', 'end_b');
+  const sensors = await db('ports').whereNotNull('sensor').select<Record<string, unknown>[]>('sensor');
   const named = new Set([...lines, ...sensors].flatMap((row) => Object.values(row).flatMap(wordsOf)));
   return ids.find((id) => named.has(id));
 }

@@ -6,6 +6,8 @@ import { SolveDialog } from './solve-dialog';
 import { WaysTable } from './ways-table';
 import { WeightsDialog } from './weights-dialog';
 
+jest.mock('../shared/drawing', () => jest.requireActual<object>('../../test/plain-drawing'));
+
 const assembled = (l: Line = feed, d: JobDocument = document) => assembleLine(l, d, catalogue);
 const wishing = (wishes: object): Line => ({ ...feed, endA: { ...feed.endA, wishes } });
 const open = line(1, { endA: { ...feed.endA, fittings: null }, endB: { ...feed.endB, fittings: null } });

@@ -5,6 +5,8 @@ import { MissingParts } from './missing-parts';
 import { SensorPlaces } from './sensor-places';
 import { WishesPanel } from './wishes-panel';
 
+jest.mock('../shared/drawing', () => jest.requireActual<object>('../../test/plain-drawing'));
+
 const gallery = document.ports.find((p) => p.id === 'gallery')!;
 const hoseEnd = catalogue.hoseEnds.find((e) => e.id === 'end-ptfe-6-0')!;
 
