@@ -2,10 +2,7 @@ import eslint from '@eslint/js';
 import { defineConfig, globalIgnores } from 'eslint/config';
 import tseslint from 'typescript-eslint';
 import angular from 'angular-eslint';
-import boundaries from 'eslint-plugin-boundaries';
 import globals from 'globals';
-
-const el = (type) => ({ element: { type } });
 
 /** The parts of core in their one direction: a part may use those before it. */
 const order = [
@@ -28,6 +25,10 @@ const order = [
 ];
 /** Papers stand side by side at the end; drawing does not know them. */
 const before = Object.fromEntries(order.map((part, i) => [part, order.slice(0, i)]));
+
+const tests = ['**/*.spec.ts', 'server/test/**', 'core/testing/**', 'core/published/**'];
+const otherRoom = { regex: '^(\\.\\./)+(core|server|web|e2e)/', message: 'Another room is reached by its name, core alone.' };
+const restricted = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
 
 export default defineConfig(
   globalIgnores(['**/dist/', '**/.angular/', '**/node_modules/', 'e2e/out/', '.gewinde/']),
@@ -79,47 +80,22 @@ export default defineConfig(
       ['assignment', 'member-access', 'return', 'argument', 'call'].map((r) => [`@typescript-eslint/no-unsafe-${r}`, 'off']),
     ),
   },
-  {
-    files: ['**/*.ts'],
-    ignores: ['**/*.spec.ts', 'server/test/**', 'core/testing/**', 'core/published/**'],
-    // its types name a narrower set of configurations than it has
-    plugins: { boundaries: /** @type {import('eslint').ESLint.Plugin} */ (/** @type {unknown} */ (boundaries)) },
-    settings: {
-      'import/resolver': {
-        typescript: {
-          noWarnOnMultipleProjects: true,
-          project: ['core/tsconfig.src.json', 'server/tsconfig.src.json', 'web/tsconfig.app.json'],
-        },
+  // the rooms in their one direction: core from the others by its name alone
+  ...['core', 'server', 'web', 'e2e'].map((room) => ({ files: [`${room}/**/*.ts`], ignores: tests, rules: restricted(otherRoom) })),
+  ...order.map((part) => ({
+    files: [`core/src/${part}/**/*.ts`],
+    ignores: tests,
+    rules: restricted(
+      otherRoom,
+      { regex: '^(?!\\.|typebox(/value)?$)', message: 'The core stands on the schema library alone.' },
+      {
+        regex: `^(\\.\\./)+(${order.filter((other) => !before[part].includes(other) && other !== part).join('|')})/`,
+        message: `${part} does not know it.`,
       },
-      'boundaries/elements': [
-        ...order.map((part) => ({ type: part, pattern: `core/src/${part}`, partialMatch: false })),
-        ...['core', 'server', 'web', 'e2e'].map((type) => ({ type, pattern: type, partialMatch: false })),
-      ],
-      'boundaries/files': [{ category: 'entry', pattern: 'core/src/*/index.ts' }],
-    },
-    rules: {
-      'boundaries/dependencies': [
-        'error',
-        {
-          default: 'disallow',
-          checkAllOrigins: true,
-          policies: [
-            ...['server', 'web', 'e2e'].map((room) => ({ from: el(room), allow: { to: { module: { origin: ['external', 'core'] } } } })),
-            ...order.map((part) => ({
-              from: el(part),
-              allow: { to: { module: { origin: ['external'], source: ['typebox', 'typebox/value'] } } },
-            })),
-            ...order.map((part) => ({ from: el(part), allow: { to: el(part) } })),
-            ...order.flatMap((part) =>
-              before[part].map((earlier) => ({ from: el(part), allow: { to: { ...el(earlier), file: { categories: 'entry' } } } })),
-            ),
-            { from: el('core'), allow: { to: [...order.map(el), el('core')] } },
-            { from: el('server'), allow: { to: [el('server'), el('core')] } },
-            { from: el('web'), allow: { to: [el('web'), el('core')] } },
-            { from: el('e2e'), allow: { to: el('e2e') } },
-          ],
-        },
-      ],
-    },
-  },
+      {
+        regex: `^(\\.\\./)+(${[...before[part], 'no-other'].join('|')})/(?!index\\.js$)`,
+        message: 'Another part is used by its face, index.js.',
+      },
+    ),
+  })),
 );

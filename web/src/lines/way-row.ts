@@ -46,6 +46,8 @@ export class WayRow {
   readonly end = input.required<AssembledEnd>();
   readonly hose = input<Hose>();
   readonly wishes = input<Wishes>({});
+  /** Left from before while the ways are worked out anew: to be looked at, not to be taken. */
+  readonly stale = input(false);
   readonly take = output<void>();
   readonly hold = output<void>();
   readonly pin = output<void>();

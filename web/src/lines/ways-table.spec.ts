@@ -133,6 +133,11 @@ describe('the ways', () => {
     ways.fixture.detectChanges();
     await Promise.resolve();
     expect(ways.all('tbody')).toHaveLength(count);
+    ways.fixture.detectChanges();
+    const stale = ways.find('button', 'Take way 2');
+    expect(stale.getAttribute('aria-disabled')).toBe('true');
+    stale.click();
+    job.nothingSent();
     await settle();
     await ways.stable();
     expect(ways.all('tbody').length).not.toBe(count);

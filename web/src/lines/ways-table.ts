@@ -176,6 +176,8 @@ export class WaysTable {
   }
 
   protected choose(way: Way): void {
+    // it may not be what is wished for any more
+    if (this.solving()) return;
     const { ends } = this.line();
     const side = this.side();
     const branches = branchesOf(way, this.end().port.id);
