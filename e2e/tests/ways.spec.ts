@@ -90,7 +90,8 @@ test('a branch given to another line is a port that the line starts from', async
   const ways = page.locator('g-ways-table');
   await ways.getByRole('button', { name: /^Wishes/ }).click();
   await ways.getByLabel('Branch for another line').fill('an6 f swivel');
-  await ways.getByLabel('Branch for another line').press('Enter');
+  await ways.getByLabel('Branch for another line').press('Tab');
+  await expect(ways.getByRole('button', { name: 'Take way 2, Tee' })).toBeVisible();
   await ways
     .getByRole('button', { name: /^Take way \d, .*[Tt]ee/ })
     .first()
