@@ -126,6 +126,15 @@ describe('the ways', () => {
     expect(job.messages[0]).toMatchObject({ undo: true });
   });
 
+  it('are not taken by the very press that sets a wish', async () => {
+    await show();
+    const panel = ways.fixture.componentInstance as unknown as { setWishes: (wishes: object) => void };
+    panel.setWishes({ turnDeg: 90 });
+    ways.find('button', 'Take way 2').click();
+    expect(job.sent().commands).toMatchObject([{ do: 'edit-line' }]);
+    expect(job.store.document()!.lines[0]!.endA.fittings).toEqual(feed.endA.fittings);
+  });
+
   it('keep the last answer in sight while a new one is worked out, and drop it with the end', async () => {
     await show();
     const count = ways.all('tbody').length;

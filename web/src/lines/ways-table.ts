@@ -72,6 +72,8 @@ export class WaysTable {
   protected readonly wishes = computed((): Wishes => this.kept().wishes ?? {});
   protected readonly wishCount = computed(() => Object.values(this.wishes()).filter((w) => !(Array.isArray(w) && w.length === 0)).length);
   protected readonly wishesOpen = signal(false);
+  /** The line as it was when a wish was set last: while it is still shown, by the very press that left the wish's field, nothing is taken. */
+  private wishedOn: AssembledLine | null = null;
   /** The way all others are compared with, and the one whose parts are listed, by their keys. */
   protected readonly held = signal<string | null>(null);
   protected readonly unfolded = signal<string | null>(null);
@@ -177,7 +179,7 @@ export class WaysTable {
 
   protected choose(way: Way): void {
     // it may not be what is wished for any more
-    if (this.solving()) return;
+    if (this.solving() || this.wishedOn === this.line()) return;
     const { ends } = this.line();
     const side = this.side();
     const branches = branchesOf(way, this.end().port.id);
@@ -221,7 +223,10 @@ export class WaysTable {
 
   protected setWishes(wishes: Wishes): void {
     const said = Object.fromEntries(Object.entries(wishes).filter(([, w]) => w !== undefined && !(Array.isArray(w) && w.length === 0)));
+    const before = this.store.document();
+    const other = JSON.stringify(said) !== JSON.stringify(this.wishes());
     this.editEnd({ wishes: said });
+    if (other && this.store.document() !== before) this.wishedOn = this.line();
   }
 
   protected weigh(): void {
