@@ -26,7 +26,7 @@ const order = [
 /** Papers stand side by side at the end; drawing does not know them. */
 const before = Object.fromEntries(order.map((part, i) => [part, order.slice(0, i)]));
 
-const tests = ['**/*.spec.ts', 'server/test/**', 'core/testing/**', 'core/published/**'];
+const tests = ['**/*.spec.ts', 'server/test/**', 'web/test/**', 'core/testing/**', 'core/published/**'];
 const otherRoom = { regex: '^(\\.\\./)+(core|server|web|e2e)/', message: 'Another room is reached by its name, core alone.' };
 /** @returns {Partial<import('eslint').Linter.RulesRecord>} */
 const restricted = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });

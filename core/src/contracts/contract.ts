@@ -1,8 +1,10 @@
 import type { Static, TSchema } from 'typebox';
 import type { Frozen } from '../schema/index.js';
 
+declare const stated: unique symbol;
+
 /** What a route takes and answers: the server registers it, the client is typed by it, the API's description is made of it. */
-export interface Contract {
+export interface Contract<Params = unknown, Query = unknown, Body = unknown, Answer = unknown> {
   readonly method: 'GET' | 'POST' | 'DELETE';
   /** With `:name` for what stands in `params`. */
   readonly path: string;
@@ -16,14 +18,21 @@ export interface Contract {
   readonly bodyLimit?: number;
   /** What the answer is, where it is not JSON. */
   readonly type?: 'text/csv; charset=utf-8' | 'text/event-stream; charset=utf-8';
+  /** What the schemas say, as types, worked out once; there is nothing here when the program runs. */
+  readonly [stated]?: { readonly params: Params; readonly query: Query; readonly body: Body; readonly answer: Answer };
 }
 
-type Part<C, K extends string> = C extends { readonly [P in K]: infer S extends TSchema } ? Static<S> : undefined;
-export type ParamsOf<C extends Contract> = Part<C, 'params'>;
-export type QueryOf<C extends Contract> = Part<C, 'query'>;
-export type BodyOf<C extends Contract> = Part<C, 'body'>;
+/** `undefined` where the contract asks for no such part. */
+export type ParamsOf<C> = C extends Contract<infer P> ? P : never;
+export type QueryOf<C> = C extends Contract<unknown, infer Q> ? Q : never;
+export type BodyOf<C> = C extends Contract<unknown, unknown, infer B> ? B : never;
 /** As the client gets it. */
-export type AnswerOf<C extends Contract> = Frozen<Static<C['answer']>>;
+export type AnswerOf<C> = C extends Contract<unknown, unknown, unknown, infer A> ? A : never;
 
-/** Keeps the exact types of a contract's parts. */
-export const contract = <const C extends Contract>(parts: C): C => parts;
+type Schemas = 'params' | 'query' | 'body' | 'answer';
+type Stated<S extends TSchema> = [S] extends [never] ? undefined : Static<S>;
+
+/** Keeps what the schemas of a contract's parts say. */
+export const contract = <A extends TSchema, P extends TSchema = never, Q extends TSchema = never, B extends TSchema = never>(
+  parts: Omit<Contract, Schemas | typeof stated> & { readonly params?: P; readonly query?: Q; readonly body?: B; readonly answer: A },
+): Contract<Stated<P>, Stated<Q>, Stated<B>, Frozen<Static<A>>> => parts;
