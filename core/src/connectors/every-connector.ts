@@ -17,7 +17,9 @@ export function connectorsOf(family: Family): Connector[] {
   );
 }
 
-/** Every connector of the library. */
-export function everyConnector(): Connector[] {
-  return families.flatMap(connectorsOf);
+let every: readonly Connector[] | undefined;
+
+/** Every connector of the library, written out once. */
+export function everyConnector(): readonly Connector[] {
+  return (every ??= families.flatMap(connectorsOf));
 }

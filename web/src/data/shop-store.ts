@@ -1,4 +1,4 @@
-import { inject, Injectable } from '@angular/core';
+import { computed, inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
   findFitting,
@@ -41,7 +41,8 @@ export class ShopStore {
     distinctUntilChanged(),
   );
   readonly catalogue = toSignal(this.catalogue$, { initialValue: null });
-  readonly weights = toSignal(this.state.pipe(map((shop) => shop?.weights.weights ?? usualWeights)), { initialValue: usualWeights });
+  readonly weightsRow = toSignal(this.state.pipe(map((shop) => shop?.weights ?? noWeights)), { initialValue: noWeights });
+  readonly weights = computed(() => this.weightsRow().weights);
   readonly loaded$ = this.catalogue$.pipe(filter((catalogue) => catalogue !== null));
 
   constructor() {
@@ -82,10 +83,6 @@ export class ShopStore {
 
   importList(csv: string, mapping: ColumnMapping): Observable<ShopChange> {
     return this.send((key) => this.api.call(shopContracts.importList, { body: { key, csv, mapping } }));
-  }
-
-  setWeights(weights: WeightsRow['weights']): Observable<ShopChange> {
-    return this.change({ do: 'set-weights', version: this.state.value?.weights.version ?? 0, weights });
   }
 
   /** Takes a change in: the answer to one's own command, or what the stream tells. */

@@ -1,7 +1,9 @@
+import { TestBed } from '@angular/core/testing';
 import { parseConnector, partsOf, usualWeights, type JobDocument, type Line, type Port } from '@gewinde/core';
 import { assembleLine } from '@gewinde/core';
 import { catalogue, document, feed, line } from '../../../core/testing/sample-job';
-import { openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
+import { answer, openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
+import { ShopStore } from '../data/shop-store';
 import { SolveDialog } from './solve-dialog';
 import { WaysTable } from './ways-table';
 import { WeightsDialog } from './weights-dialog';
@@ -214,13 +216,20 @@ describe('what counts', () => {
     expect(dialog.find('[role=alert]').textContent).toContain('"much" is not an amount');
     await dialog.type('Stack, € a millimetre', '0,25');
     await dialog.choose('Elbows are', 'elbows are wanted');
+    // what is set elsewhere while the dialog is open is not gone over unasked
+    const theirs = { id: 'chain-weights' as const, weights: { ...usualWeights, leadDayMinor: 1 }, version: 1 };
+    const change = { ...answer('k'), put: [{ type: 'weights' as const, row: theirs }], removed: [] };
+    TestBed.inject(ShopStore).receive(change, true);
     await dialog.press('button', 'Set');
     const { commands, request } = job.shopSent();
     expect(commands).toEqual([{ do: 'set-weights', version: 0, weights: { ...usualWeights, stackMmMinor: 25, elbows: 'wanted' } }]);
-    request.flush({ code: 'conflict', message: 'Somebody else has changed this in the meantime.' }, { status: 409, statusText: 'stale' });
+    const refused = { code: 'conflict', message: 'Somebody else has changed this in the meantime.', current: theirs };
+    request.flush(refused, { status: 409, statusText: 'stale' });
     await settle();
     await dialog.stable();
-    expect(dialog.find('[role=alert]').textContent).toContain('Somebody else');
+    expect(dialog.find('p[role=alert]').textContent).toContain('Set again to put yours over it');
+    await dialog.press('button', 'Set');
+    expect(job.shopSent().commands).toMatchObject([{ version: 1, weights: { stackMmMinor: 25 } }]);
   });
 });
 

@@ -3,6 +3,7 @@ import { type AbstractControl, FormControl, FormRecord, ReactiveFormsModule, typ
 import { usualWeights, type ChainWeights } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
+import { ApiError } from '../data/api';
 import { ShopStore } from '../data/shop-store';
 import { ChoiceField, plainChoices } from '../shared/choice-field';
 import { TextField } from '../shared/text-field';
@@ -65,8 +66,12 @@ export class WeightsDialog {
   );
   protected readonly elbow = new FormControl<ChainWeights['elbows']>('unwanted', { nonNullable: true });
 
+  /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */
+  private readonly before = this.store.weightsRow();
+  private over = this.before.version;
+
   constructor() {
-    this.fill(this.store.weights());
+    this.fill(this.before.weights);
   }
 
   protected usual(): void {
@@ -80,12 +85,15 @@ export class WeightsDialog {
       id,
       Math.round(Number(text.trim().replace(',', '.')) * 100),
     ]);
-    const weights = { ...this.store.weights(), ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value };
+    const weights = { ...this.before.weights, ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value };
     try {
-      await firstValueFrom(this.store.setWeights(weights));
+      await firstValueFrom(this.store.change({ do: 'set-weights', version: this.over, weights }));
       this.modal.close();
     } catch (error) {
-      this.error.set((error as Error).message);
+      if (!(error instanceof ApiError)) throw error;
+      const conflict = error.code === 'conflict';
+      if (conflict) this.over = (error.details.current as typeof this.before).version;
+      this.error.set(error.message + (conflict ? ' Set again to put yours over it, or cancel to keep theirs.' : ''));
     }
   }
 

@@ -15,6 +15,8 @@ describe('DrawingView', () => {
     await fixture.whenStable();
     const root = fixture.nativeElement as HTMLElement;
     expect(root.querySelectorAll('text').length).toBe(drawing.shapes.filter((s) => s.kind === 'text' || s.kind === 'balloon').length);
+    const strokes = [...root.querySelectorAll('path')].map((path) => path.getAttribute('d')!.split('M').length - 1);
+    expect(strokes.reduce((sum, n) => sum + n)).toBe(drawing.shapes.filter((s) => s.kind === 'line').length);
     expect(root.querySelectorAll('polygon[fill^="url"]').length).toBeGreaterThan(5);
     const balloons = [...root.querySelectorAll<SVGElement>('.balloon')];
     expect(balloons.map((b) => b.getAttribute('aria-label'))).toEqual([

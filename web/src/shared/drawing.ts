@@ -1,7 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
-import type { AreaShape, BalloonShape, Drawing, DotShape, LineShape, Point, TextShape } from '@gewinde/core';
+import type { AreaShape, BalloonShape, Drawing, DotShape, LineShape, Point, Shape, TextShape } from '@gewinde/core';
 
 let drawings = 0;
+
+/** Lines that follow one another in one ink, as one path: a sheet has hundreds of them. */
+interface Strokes extends Pick<LineShape, 'kind' | 'stroke' | 'joint'> {
+  d: string;
+}
+type Mark = AreaShape | DotShape | TextShape | Strokes;
 
 /** Renders a display list as SVG. Inks come from the theme; balloons can be chosen by mouse and keyboard. */
 @Component({
@@ -29,18 +35,14 @@ export class DrawingView {
   protected readonly hatches = computed(() => [
     ...new Set(this.drawing().shapes.flatMap((s) => (s.kind === 'area' && s.hatch !== undefined ? [s.hatch] : []))),
   ]);
-  protected readonly marks = computed(() =>
-    this.drawing().shapes.filter((s): s is AreaShape | LineShape | DotShape | TextShape => s.kind !== 'balloon'),
-  );
+  protected readonly marks = computed(() => inStrokes(this.drawing().shapes));
   protected readonly balloons = computed(() =>
     this.drawing()
       .shapes.filter((s): s is BalloonShape => s.kind === 'balloon')
       .sort((a, b) => a.number - b.number),
   );
 
-  protected points(points: readonly Point[]): string {
-    return points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
-  }
+  protected readonly points = listed;
 
   protected hatchUrl(shape: AreaShape): string | null {
     return shape.hatch !== undefined && (shape.fill === 'section' || shape.fill === 'component') ? `url(#${this.id}-${shape.hatch})` : null;
@@ -66,4 +68,18 @@ export class DrawingView {
       y2: b.target[1],
     };
   }
+}
+
+const listed = (points: readonly Point[]): string => points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ');
+
+function inStrokes(shapes: readonly Shape[]): Mark[] {
+  const marks: Mark[] = [];
+  for (const shape of shapes) {
+    const last = marks.at(-1);
+    if (shape.kind === 'balloon') continue;
+    if (shape.kind !== 'line') marks.push(shape);
+    else if (last?.kind === 'line' && last.stroke === shape.stroke && last.joint === shape.joint) last.d += `M${listed(shape.points)}`;
+    else marks.push({ ...shape, d: `M${listed(shape.points)}` });
+  }
+  return marks;
 }

@@ -74,9 +74,8 @@ const length = () => new FormControl<number | null>(null, { validators: [aboveNo
   styleUrl: './part-form.scss',
 })
 export class PartForm {
-  /** Null for a new part. */
-  readonly part = input<Fitting | null>(null);
-  readonly version = input(0);
+  /** The part as it stood when its form was opened, whatever becomes of it meanwhile; null for a new one. */
+  readonly part = input<Pick<CataloguePart, 'fitting' | 'version'> | null>(null);
   readonly saved = output<CataloguePart>();
   readonly cancelled = output<void>();
   private readonly shop = inject(ShopStore);
@@ -143,7 +142,7 @@ export class PartForm {
   constructor() {
     effect(() => {
       const part = this.part();
-      untracked(() => this.fill(part));
+      untracked(() => this.fill(part?.fitting ?? null));
     });
   }
 
@@ -174,7 +173,12 @@ export class PartForm {
   private command({ id, retired, ...part }: Fitting): ShopCommand {
     const before = this.part();
     if (!before) return { do: 'add-part', part: { id, ...part } };
-    return { do: 'edit-part', id: before.id, version: this.over ?? this.version(), part: { ...part, ...(retired ? { retired } : {}) } };
+    return {
+      do: 'edit-part',
+      id: before.fitting.id,
+      version: this.over ?? before.version,
+      part: { ...part, ...(retired ? { retired } : {}) },
+    };
   }
 
   /** At the field it is about, whatever it is called there; below the form otherwise. */
@@ -217,7 +221,7 @@ export class PartForm {
 
   /** What the form does not show of the part; legs belong to the ends they were measured with. */
   private kept(): Partial<Fitting> {
-    const part = this.part();
+    const part = this.part()?.fitting;
     if (!part) return {};
     const { id, legsMm, minTempC, maxTempC, retired, source } = part;
     const sameEnds = JSON.stringify(part.ends) === JSON.stringify(this.connectors());

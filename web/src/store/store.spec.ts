@@ -64,7 +64,7 @@ describe('a part being written', () => {
   let form: Rendered<PartForm>;
   const start = async (part: Fitting | null = null) => {
     const job = await openSampleJob();
-    form = await render(PartForm, { part, version: 4 });
+    form = await render(PartForm, { part: part && card(part) });
     return job;
   };
   const typeEnd = (at: number, text: string) => form.type(['First end', 'Second end (none for a plug)'][at]!, text);
@@ -241,9 +241,11 @@ describe('the store', () => {
 });
 
 describe('a part that somebody else has changed', () => {
+  const url = '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f';
+
   it('is told, keeps what was typed, and is saved over theirs only when asked again', async () => {
     const { shopSent } = await openSampleJob();
-    const form = await render(PartForm, { part: tee, version: 4 });
+    const form = await render(PartForm, { part: card() });
     await form.type('Price €', '9,90');
     await form.press('button', 'Save');
     shopSent().request.flush(
@@ -258,10 +260,26 @@ describe('a part that somebody else has changed', () => {
     expect(shopSent().commands).toMatchObject([{ version: 6, part: { priceMinor: 990 } }]);
   });
 
+  it('is not overwritten though the card behind the form already shows it', async () => {
+    const { request, shopSent } = await openSampleJob();
+    const view = await render(Store, { part: tee.id });
+    request('GET', url).flush(card());
+    await settle();
+    await view.stable();
+    await view.press('button', 'Edit');
+    await view.type('Price €', '9,90');
+    const theirs = card({ ...tee, shelf: 77 }, { version: 5 });
+    TestBed.inject(ShopStore).receive(changed(rowOf(theirs)), true);
+    request('GET', url).flush(theirs);
+    await settle();
+    await view.stable();
+    await view.press('button', 'Save');
+    expect(shopSent().commands).toMatchObject([{ version: 4, part: { priceMinor: 990 } }]);
+  });
+
   it('is shown as it is now on its card, without being asked for again by hand', async () => {
     const { request } = await openSampleJob();
     const view = await render(Store, { part: tee.id });
-    const url = '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f';
     request('GET', url).flush(card());
     await settle();
     TestBed.inject(ShopStore).receive(changed({ ...rowOf(card()), version: 5, fitting: { ...tee, name: 'Renamed tee' } }), true);

@@ -119,7 +119,7 @@ export class Store {
   protected readonly card = computed(() => this.opened().card ?? null);
   protected readonly cardError = computed(() => this.opened().error ?? null);
   /** What the form at the right works on: a part, or a new one. */
-  protected readonly editing = signal<Fitting | 'new' | null>(null);
+  protected readonly editing = signal<Card | 'new' | null>(null);
 
   constructor() {
     effect(() => {
