@@ -20,10 +20,11 @@ export default defineConfig({
     // what slides and fades takes its time, and shows a test nothing
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',
+        '--in-process-gpu',
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',

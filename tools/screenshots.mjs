@@ -8,7 +8,7 @@ import { throwawayServer } from './throwaway-server.mjs';
 requireNode();
 requirePackages([
   { command: 'mariadbd', name: 'mariadb-server' },
-  { command: 'chromium', name: 'chromium' },
+  { command: 'chromium-headless-shell', name: 'chromium-headless-shell' },
 ]);
 requireModules();
 requireBuild();
@@ -17,7 +17,7 @@ const out = join(root, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
 const { url, stop } = await throwawayServer();
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-quic',

@@ -10,7 +10,7 @@ import { root } from './paths.mjs';
 requireNode();
 requirePackages([
   { command: 'mariadbd', name: 'mariadb-server' },
-  { command: 'chromium', name: 'chromium' },
+  { command: 'chromium-headless-shell', name: 'chromium-headless-shell' },
 ]);
 requireModules();
 requireBuild();
