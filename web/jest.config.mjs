@@ -1,6 +1,8 @@
 import presets from 'jest-preset-angular/presets/index.js';
+const preset = presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' });
 export default {
-  ...presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
+  ...preset,
+  transform: { '/node_modules/(@angular|@ng-bootstrap)/.*\\.mjs$': '<rootDir>/test/linked-library.mjs', ...preset.transform },
   setupFilesAfterEnv: ['<rootDir>/setup-jest.ts'],
   testTimeout: 30000,
   testMatch: ['<rootDir>/src/**/*.spec.ts'],

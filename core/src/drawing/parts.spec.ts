@@ -11,7 +11,7 @@ import { advance, band, pointAt, startFrame, turn } from './frame.js';
 import { boundsOf, placeShapes, type AreaShape, type LineShape, type Shape } from './shape.js';
 import { crossLines, hexLines } from './surface.js';
 
-const ends: Connector[] = everyConnector();
+const ends: readonly Connector[] = everyConnector();
 const c = parseConnector;
 const areas = (shapes: readonly Shape[], fill: string) => shapes.filter((s): s is AreaShape => s.kind === 'area' && s.fill === fill);
 
