@@ -1,13 +1,18 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { transformSync as link } from '@babel/core';
 import { createEs2015LinkerPlugin } from '@angular/compiler-cli/linker/babel';
 import { ConsoleLogger, LogLevel, NodeJSFileSystem } from '@angular/compiler-cli';
 import { transformSync as asCommonJs } from 'esbuild';
+
+const itself = readFileSync(new URL(import.meta.url));
 
 /**
  * A Jest transformer for Angular's libraries. They come half compiled; without this, each test file compiles every component of theirs
  * again when it loads them.
  */
 export default {
+  getCacheKey: (source, path) => createHash('sha256').update(itself).update(path).update(source).digest('hex'),
   process(source, path) {
     const linked = source.includes('ɵɵngDeclare')
       ? link(source, {
@@ -16,7 +21,7 @@ export default {
             createEs2015LinkerPlugin({
               fileSystem: new NodeJSFileSystem(),
               logger: new ConsoleLogger(LogLevel.warn),
-              linkerJitMode: false,
+              linkerJitMode: true,
               sourceMapping: false,
             }),
           ],

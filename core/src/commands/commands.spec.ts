@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { catalogue, document, endOn, feed, ports } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
 import { findFitting, findHose, differenceOf, type JobDocument, type Line, type Port } from '../job/index.js';
@@ -6,7 +7,7 @@ import { CommandError, rowIds, runCommands, type Command, type CommandContext } 
 
 const KEY = '11111111-2222-4333-8444-0000000000fe';
 const context = (): CommandContext => ({
-  newId: rowIds(KEY),
+  newId: rowIds(randomUUID()),
   parts: {
     fitting: (id) => findFitting(catalogue, id),
     hasHose: (construction, dash) => findHose(catalogue, construction, dash) !== undefined,
@@ -53,6 +54,11 @@ describe('commands', () => {
       ]).code,
     ).toBe('port-in-use');
     expect(JSON.stringify(document)).toBe(before);
+  });
+
+  it('give no row the id of another, of whatever type, nor of the job', () => {
+    for (const id of ['gallery', 'line1', document.job.id])
+      expect(refused({ do: 'add-component', id, kind: 'pan', name: 'Pan' }).code).toBe('id-taken');
   });
 
   it('give a row one new version a change, however often it is touched', () => {

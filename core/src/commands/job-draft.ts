@@ -1,5 +1,14 @@
 import type { Fitting } from '../fittings/index.js';
-import { jobEntities, rowsOf, withRows, type JobDocument, type JobEntities, type JobEntity, type JobEntityType } from '../job/index.js';
+import {
+  jobEntities,
+  jobEntityTypes,
+  rowsOf,
+  withRows,
+  type JobDocument,
+  type JobEntities,
+  type JobEntity,
+  type JobEntityType,
+} from '../job/index.js';
 import { CommandError } from './command-error.js';
 
 /** What the catalogue has to say to a command. */
@@ -57,10 +66,10 @@ export class JobDraft {
     this.document = withRows(this.document, [{ type, row: { ...row, version: was ? was.version + 1 : 1 } } as JobEntity]);
   }
 
-  /** @throws {CommandError} id-taken */
+  /** A row's id is its own among all rows of the job, of whatever type: the history tells them apart by it. @throws {CommandError} id-taken */
   add<T extends JobEntityType>(type: T, row: JobEntities[T]): void {
-    if (rowsOf(this.document, type).some((r) => r.id === row.id))
-      throw new CommandError('id-taken', `There is a ${jobEntities[type].one} with this id already.`, 'id');
+    const taken = jobEntityTypes.find((other) => rowsOf(this.document, other).some((r) => r.id === row.id));
+    if (taken) throw new CommandError('id-taken', `There is a ${jobEntities[taken].one} with this id already.`, 'id');
     this.put(type, row);
   }
 

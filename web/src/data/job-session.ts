@@ -87,6 +87,8 @@ export class JobSession {
   private readonly settled = new Subject<'mine' | 'theirs'>();
   private readonly now = new Subject<void>();
   private readonly conflict = new BehaviorSubject<Conflict | null>(null);
+  /** Whether what waits would outlive its page. */
+  private kept = true;
   /** Which version one's own changes have made of which. */
   private readonly lineage = new Map<string, number>();
 
@@ -112,8 +114,7 @@ export class JobSession {
       savedAt: new Date(),
     });
     // kept twice for a moment rather than not at all: a change that is sent twice is made once
-    storage.write(seat.id, pending);
-    for (const other of seat.left) storage.write(other, []);
+    if (storage.write(seat.id, pending)) for (const other of seat.left) storage.write(other, []);
     this.document$ = this.state.pipe(
       map(({ replica, pending: waiting }) => ({ replica, waiting })),
       distinctUntilChanged((a, b) => a.replica === b.replica && a.waiting === b.waiting),
@@ -316,8 +317,11 @@ export class JobSession {
   private patch(change: Partial<State>): void {
     const before = this.state.value;
     const next = { ...before, ...change };
-    if (next.pending !== before.pending) this.tools.storage.write(this.tools.seat.id, next.pending);
     this.state.next(next);
+    if (next.pending === before.pending) return;
+    const kept = this.tools.storage.write(this.tools.seat.id, next.pending);
+    if (!kept && this.kept) this.tools.messages.tell('The browser has no room to keep changes. Leave this page open until they are saved.');
+    this.kept = kept;
   }
 }
 

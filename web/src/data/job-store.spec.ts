@@ -84,6 +84,18 @@ describe('the open job', () => {
     expect(JSON.stringify({ ...localStorage })).not.toContain('Kept');
   });
 
+  it('goes on where the browser has no room to keep what waits, and says once what that means', () => {
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    job.store.edit('line', 'line1', { name: 'One' });
+    job.store.edit('line', 'line2', { name: 'Two' });
+    full.mockRestore();
+    expect(name()).toBe('One');
+    expect(job.sent().commands).toMatchObject([{ id: 'line1' }]);
+    expect(job.messages.map((m) => m.text)).toEqual([expect.stringContaining('Leave this page open')]);
+  });
+
   it('knows its own change again when the answer to it was lost and the stream tells of it', async () => {
     jest.useFakeTimers();
     job.store.edit('line', 'line1', { name: 'Mine' });

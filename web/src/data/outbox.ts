@@ -67,9 +67,15 @@ export class OutboxStorage {
     }
   }
 
-  write(seat: string, pending: readonly PendingChange[]): void {
-    if (pending.length === 0) this.storage.removeItem(this.key(seat));
-    else this.storage.setItem(this.key(seat), JSON.stringify(pending));
+  /** False where the browser keeps no more: then they live as long as their page. */
+  write(seat: string, pending: readonly PendingChange[]): boolean {
+    try {
+      if (pending.length === 0) this.storage.removeItem(this.key(seat));
+      else this.storage.setItem(this.key(seat), JSON.stringify(pending));
+      return true;
+    } catch {
+      return false;
+    }
   }
 
   private key(seat: string): string {

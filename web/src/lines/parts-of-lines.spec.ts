@@ -1,6 +1,6 @@
 import { assembleLine, type Line } from '@gewinde/core';
 import { catalogue, document, drain, feed, line } from '../../../core/testing/sample-job';
-import { openSampleJob, render } from '../../test/open-job';
+import { openSampleJob, render, settle } from '../../test/open-job';
 import { JointInspector } from './joint-inspector';
 import { LineRack } from './line-rack';
 import { Lines } from './lines';
@@ -131,6 +131,21 @@ describe('a new line', () => {
     expect(dialog.field('From port').value).toBe('');
     await dialog.pick('To port', 'port drain');
     expect(dialog.find('[role=alert]').textContent).toBe('port drain is already used by L2 Line 2.');
+  });
+
+  it('does not push its buttons away from under a press that leaves a field', async () => {
+    const { closed } = await openSampleJob({ lines: [] });
+    const dialog = await render(NewLineDialog);
+    const pointer = (kind: string) => globalThis.document.dispatchEvent(new Event(kind));
+    pointer('pointerdown');
+    await dialog.type('From port', 'no such port');
+    await dialog.stable();
+    expect(dialog.all('[role=alert]')).toHaveLength(0);
+    pointer('pointerup');
+    await dialog.press('button', 'Cancel');
+    await settle();
+    await dialog.stable();
+    expect([closed, dialog.all('[role=alert]').length]).toEqual([['dismissed'], 1]);
   });
 });
 
