@@ -58,7 +58,11 @@ for (const theme of ['light', 'dark'] as const) {
     await page.addInitScript((t) => localStorage.setItem('gewinde.theme', t), theme);
     for (const path of benches) {
       await page.goto(`/bench/${path}`);
-      if (path === 'name') await page.getByLabel('Over the crests').fill('9.7');
+      if (path === 'name') {
+        await page.getByText('Tried with a known part').click();
+        await page.getByRole('button', { name: 'A trial' }).click();
+        await page.getByLabel('Over the crests').fill('9.7');
+      }
       if (path === 'drill') await page.getByLabel('Who is at the bench').fill('Axe');
       await page.keyboard.press('Enter');
       await expect(

@@ -49,6 +49,28 @@ test('bad figures are refused in place and kept', async ({ page }) => {
   await expect(names(page).first()).toContainText('M14×1.5');
 });
 
+test('a thread without a gauge is named by what known parts do on it, over a reload too', async ({ page }) => {
+  await page.goto('/bench/name');
+  await page.getByText('Tried with a known part').click();
+  await page.getByRole('button', { name: 'A trial' }).click();
+  await expect(page.getByLabel('Known nut or hole')).toBeFocused();
+  await page.keyboard.type('R 1/8');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert').filter({ hasText: 'R 1/8 is always an outside thread' })).toBeVisible();
+  await page.getByLabel('Known nut or hole').fill('M20×1.5');
+  await page.getByLabel('Known nut or hole').press('Tab');
+  await page.getByLabel('By hand it').selectOption('goes on and rocks');
+  const best = page.locator('g-candidate-list li').first();
+  await expect(best).toContainText('3/4-16 UNF');
+  await expect(best).toContainText('as tried');
+  await page.reload();
+  await expect(best).toContainText('3/4-16 UNF');
+  await figure(page, 'Over the crests', '19.9');
+  await expect(best).toContainText('M20×');
+  await page.getByRole('button', { name: 'Take trial 1 away' }).click();
+  await expect(page.getByRole('group', { name: 'Trial 1' })).toBeHidden();
+});
+
 test('the calliper sends readings, single and live, and the taper is found at two places', async ({ page }) => {
   await page.goto('/bench/name');
   const tray = page.getByLabel('Fitting from the mystery tray');

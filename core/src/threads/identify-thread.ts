@@ -3,6 +3,15 @@ import { basicDiameter, measuredSpan } from './measured-span.js';
 import { checkMeasurement, type CheckedMeasurement, type ThreadMeasurement } from './measurement.js';
 import { alsoCalled, measurableThreads } from './thread-library.js';
 import type { Thread, ThreadSystem } from './thread.js';
+import { expectedTrial, trialInWords, trialLikelihood, trialResults } from './trial.js';
+
+/** What a trial says of a candidate. */
+export interface TrialOfCandidate {
+  readonly known: string;
+  readonly agrees: boolean;
+  /** What would be expected of the known part, were it this thread: "bind after about 3 turns". */
+  readonly expected: string;
+}
 
 export interface ThreadCandidate {
   readonly designation: string;
@@ -15,6 +24,8 @@ export interface ThreadCandidate {
   /** A thread that measures the same. */
   readonly alsoCalled?: string;
   readonly lookAlikes: readonly LookAlike[];
+  /** One for each trial, in their order. */
+  readonly trials: readonly TrialOfCandidate[];
 }
 
 /** Spread of a pitch read from a gauge or over ten threads, mm. */
@@ -36,7 +47,8 @@ const TIE = 0.9;
  * The score is a posterior probability. Before measuring, all threads of the library are equally likely, but for the rare metric
  * tapers. Each predicts the diameter anywhere between its smallest (least material, 0.08 mm of wear; small end of a taper) and
  * largest size, one time in four at its basic size, blurred by the uncertainty; the pitch within 0.012 mm; and the taper right 99
- * times in 100. A small share is kept for threads that are not in the library, so that figures which suit nothing score low.
+ * times in 100. Each trial with a known part counts by the computed fit of the two ({@link trialLikelihood}); a pitch that was
+ * measured says more than any of them. A small share is kept for threads that are not in the library, so that figures which suit nothing score low.
  *
  * @throws {ThreadMeasurementError} for figures that cannot be, or that disagree
  * @example identifyThread({ side: 'external', diameterMm: 13.87, pitchMm: 1.5 })[0]?.designation // 'M14×1.5'
@@ -46,7 +58,8 @@ export function identifyThread(measurement: ThreadMeasurement): ThreadCandidate[
   const weighed = measurableThreads(m.side)
     .map((thread) => ({ thread, weight: likelihood(thread, m) }))
     .filter(({ weight }) => weight > 0);
-  const strangers = m.diameterMm === undefined ? 0.002 : STRANGER * (m.pitchMm === undefined ? 1 : 0.2);
+  const strangers =
+    (m.diameterMm === undefined ? 0.002 : STRANGER * (m.pitchMm === undefined ? 1 : 0.2)) * trialResults.length ** -m.trials.length;
   const total = weighed.reduce((sum, { weight }) => sum + weight, strangers);
   const ranked = weighed
     .map(({ thread, weight }) => ({ thread, score: weight / total, off: distanceFrom(thread, m) }))
@@ -69,6 +82,10 @@ function candidate(thread: Thread, score: number, m: CheckedMeasurement): Thread
     diameterErrorMm: diameterError(thread, m),
     pitchErrorMm: m.pitchMm === undefined ? 0 : m.pitchMm - thread.pitchMm,
     ...(also ? { alsoCalled: also } : {}),
+    trials: m.trials.map(({ known, result }) => {
+      const expected = expectedTrial(thread, m.side, known);
+      return { known, agrees: expected.result === result, expected: trialInWords(expected, m.side) };
+    }),
     get lookAlikes() {
       return (words ??= lookAlikesInWords(thread, m.side));
     },
@@ -80,6 +97,7 @@ function likelihood(thread: Thread, m: CheckedMeasurement): number {
   if (m.pitchMm !== undefined) weight *= Math.exp(-0.5 * ((m.pitchMm - thread.pitchMm) / PITCH_SIGMA_MM) ** 2);
   if (weight < 1e-9) return 0;
   if (m.taper !== 'unknown') weight *= thread.taperPerMm > 0 === (m.taper === 'tapered') ? 1 - TAPER_MISJUDGED : TAPER_MISJUDGED;
+  for (const trial of m.trials) weight *= trialLikelihood(thread, m.side, trial);
   if (m.diameterMm === undefined) return weight;
   const { min, max } = measuredSpan(thread, m.side);
   const sigma = Math.max(m.uncertaintyMm, 0.02) / 2;

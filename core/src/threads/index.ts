@@ -13,5 +13,13 @@ export { fit, areMadeForEachOther, type ThreadFit } from './fit.js';
 export { areLookAlikes, lookAlikesOf, lookAlikesInWords, type LookAlike } from './look-alikes.js';
 export { howToTell } from './how-to-tell.js';
 export { measuredSpan, basicDiameter } from './measured-span.js';
-export { ThreadMeasurementError, checkMeasurement, pitchWords, type ThreadMeasurement, type MeasurementField } from './measurement.js';
-export { identifyThread, type ThreadCandidate } from './identify-thread.js';
+export { expectedTrial, trialInWords, trialProblem, trialResults, type ThreadTrial, type TrialOutcome, type TrialResult } from './trial.js';
+export {
+  MOST_TRIALS,
+  ThreadMeasurementError,
+  checkMeasurement,
+  pitchWords,
+  type ThreadMeasurement,
+  type MeasurementField,
+} from './measurement.js';
+export { identifyThread, type ThreadCandidate, type TrialOfCandidate } from './identify-thread.js';

@@ -1,4 +1,5 @@
 import { measurableThreads, type Side } from './thread-library.js';
+import { trialProblem, trialResults, type ThreadTrial } from './trial.js';
 
 /** What was measured on a thread. Figures that are not known are left out. */
 export interface ThreadMeasurement {
@@ -10,9 +11,11 @@ export interface ThreadMeasurement {
   readonly taper?: 'tapered' | 'parallel' | 'unknown';
   /** Half-width of the diameter's uncertainty; 0.05 mm where it is not given. */
   readonly uncertaintyMm?: number;
+  /** Known parts tried on it. */
+  readonly trials?: readonly ThreadTrial[];
 }
 
-export type MeasurementField = 'side' | 'diameterMm' | 'pitchMm' | 'threadsPerInch' | 'taper' | 'uncertaintyMm';
+export type MeasurementField = 'side' | 'diameterMm' | 'pitchMm' | 'threadsPerInch' | 'taper' | 'uncertaintyMm' | 'trials';
 
 /** A measurement that cannot be right: which figure, why, what to do. */
 export class ThreadMeasurementError extends Error {
@@ -21,6 +24,8 @@ export class ThreadMeasurementError extends Error {
     message: string,
     readonly field: MeasurementField,
     readonly hint: string,
+    /** Which of the trials, where it is about one. */
+    readonly trial?: number,
   ) {
     super(message);
     this.name = 'ThreadMeasurementError';
@@ -34,7 +39,11 @@ export interface CheckedMeasurement {
   readonly pitchMm: number | undefined;
   readonly taper: 'tapered' | 'parallel' | 'unknown';
   readonly uncertaintyMm: number;
+  readonly trials: readonly ThreadTrial[];
 }
+
+/** More trials than this are not weighed: they say no more. */
+export const MOST_TRIALS = 6;
 
 /** A pitch further than this from every thread's is a miscount. */
 const PITCH_MISS = 0.035;
@@ -59,7 +68,8 @@ export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
       'Keep the one you trust and empty the other.',
     );
   const pitchMm = pitch ?? (tpi === undefined ? undefined : 25.4 / tpi);
-  if (diameterMm === undefined && pitchMm === undefined)
+  const trials = checkTrials(m.trials ?? [], m.side);
+  if (diameterMm === undefined && pitchMm === undefined && trials.length === 0)
     throw fail('Nothing measured yet.', 'diameterMm', 'Give the diameter, the pitch, or both.');
   if (pitchMm !== undefined) checkPitch(pitchMm, diameterMm, m.side, pitch === undefined ? 'threadsPerInch' : 'pitchMm');
   if (diameterMm !== undefined && (diameterMm < 3.5 || diameterMm > 70))
@@ -68,7 +78,21 @@ export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
       'diameterMm',
       'It knows threads from M5 to 2 1/2 in. Check the unit.',
     );
-  return { side: m.side, diameterMm, pitchMm, taper, uncertaintyMm };
+  return { side: m.side, diameterMm, pitchMm, taper, uncertaintyMm, trials };
+}
+
+function checkTrials(trials: readonly ThreadTrial[], side: Side): readonly ThreadTrial[] {
+  if (trials.length > MOST_TRIALS)
+    throw fail(`${trials.length} trials are more than can be told apart.`, 'trials', `Keep the ${MOST_TRIALS} that are surest.`);
+  trials.forEach(({ known, result, turns }, at) => {
+    const problem = trialProblem(known, side);
+    if (problem) throw new ThreadMeasurementError(problem, 'trials', 'Try with a part whose thread is sure.', at);
+    if (!trialResults.includes(result))
+      throw new ThreadMeasurementError(`"${String(result)}" is no outcome of a trial.`, 'trials', 'Say what the known part did.', at);
+    if (turns !== undefined && (result !== 'binds' || typeof turns !== 'number' || !(turns > 0 && turns <= 30)))
+      throw new ThreadMeasurementError('Turns until it binds lie between 0 and 30.', 'trials', 'Count by hand, without a wrench.', at);
+  });
+  return trials;
 }
 
 function checkPitch(pitchMm: number, diameterMm: number | undefined, side: Side, field: MeasurementField): void {

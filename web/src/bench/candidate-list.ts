@@ -46,7 +46,7 @@ export class CandidateList {
       })),
   );
 
-  private errors({ diameterErrorMm, pitchErrorMm, alsoCalled }: ThreadCandidate): string {
+  private errors({ diameterErrorMm, pitchErrorMm, alsoCalled, trials }: ThreadCandidate): string {
     const { diameterMm, pitchMm, threadsPerInch } = this.measured();
     const show = (mm: number, decimals: number): string =>
       Math.abs(mm) < 0.0005
@@ -55,6 +55,8 @@ export class CandidateList {
     return [
       diameterMm === undefined ? '' : `diameter ${show(diameterErrorMm, 2)}`,
       pitchMm === undefined && threadsPerInch === undefined ? '' : `pitch ${show(pitchErrorMm, 3)}`,
+      ...trials.filter((t) => !t.agrees).map((t) => `${t.known} would ${t.expected}`),
+      trials.length > 0 && trials.every((t) => t.agrees) ? 'as tried' : '',
       alsoCalled ? `or ${alsoCalled}` : '',
     ]
       .filter(Boolean)

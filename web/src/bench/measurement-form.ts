@@ -5,13 +5,14 @@ import { formatDecimal } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { QuantityInput } from '../shared/quantity-input';
 import { TextField } from '../shared/text-field';
-import { MeasurementStore, nothingMeasured, type Figures } from './measurement-store';
+import { countOf, MeasurementStore, nothingMeasured, type Figures } from './measurement-store';
+import { TrialRows } from './trial-rows';
 
 /** The measured figures, in any unit; what cannot be is said at the field. */
 @Component({
   selector: 'g-measurement-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [QuantityInput, ReactiveFormsModule, TextField],
+  imports: [QuantityInput, ReactiveFormsModule, TextField, TrialRows],
   templateUrl: './measurement-form.html',
   styleUrl: './measurement-form.scss',
 })
@@ -71,9 +72,4 @@ export class MeasurementForm {
   protected set(change: Partial<Figures>): void {
     this.store.set(change);
   }
-}
-
-function countOf(text: string): number | null {
-  const plain = text.trim().replace(',', '.').replace(' 1/2', '.5');
-  return plain === '' ? null : Number(plain);
 }

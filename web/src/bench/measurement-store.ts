@@ -4,10 +4,13 @@ import {
   isTapered,
   taperBetween,
   ThreadMeasurementError,
+  trialResults,
   type MeasurementField,
   type Side,
   type ThreadCandidate,
   type ThreadMeasurement,
+  type ThreadTrial,
+  type TrialResult,
 } from '@gewinde/core';
 
 /** What lies measured on the bench; a figure that is not known is null. */
@@ -22,6 +25,14 @@ export interface Figures {
   readonly frontMm: number | null;
   readonly backMm: number | null;
   readonly apartMm: number;
+  readonly trials: readonly TriedPart[];
+}
+
+/** A known part that was tried; one without a name is only begun. */
+export interface TriedPart {
+  readonly known: string;
+  readonly result: TrialResult;
+  readonly turns: number | null;
 }
 
 export const nothingMeasured: Figures = {
@@ -34,6 +45,7 @@ export const nothingMeasured: Figures = {
   frontMm: null,
   backMm: null,
   apartMm: 4,
+  trials: [],
 };
 
 const KEPT = 'gewinde.bench';
@@ -56,7 +68,7 @@ export class MeasurementStore {
   });
   /** The measurement as the core takes it; a taper that was measured goes before one that was said. */
   readonly measurement = computed((): ThreadMeasurement => {
-    const { side, diameterMm, pitchMm, threadsPerInch, taper, uncertaintyMm, frontMm, backMm } = this.figures();
+    const { side, diameterMm, pitchMm, threadsPerInch, taper, uncertaintyMm, frontMm, backMm, trials } = this.figures();
     const measured = this.taperPerMm();
     const diameter = diameterMm ?? (frontMm !== null && backMm !== null ? (frontMm + backMm) / 2 : null);
     return {
@@ -66,11 +78,14 @@ export class MeasurementStore {
       ...(threadsPerInch === null ? {} : { threadsPerInch }),
       taper: measured === null ? taper : isTapered(measured) ? 'tapered' : 'parallel',
       uncertaintyMm,
+      trials: trials
+        .filter(isNamed)
+        .map(({ known, result, turns }): ThreadTrial => ({ known, result, ...(turns === null ? {} : { turns }) })),
     };
   });
   readonly empty = computed(() => {
-    const { diameterMm, pitchMm, threadsPerInch } = this.measurement();
-    return diameterMm === undefined && pitchMm === undefined && threadsPerInch === undefined;
+    const { diameterMm, pitchMm, threadsPerInch, trials } = this.measurement();
+    return diameterMm === undefined && pitchMm === undefined && threadsPerInch === undefined && trials?.length === 0;
   });
   private readonly named = computed((): { candidates: ThreadCandidate[]; error: ThreadMeasurementError | null } => {
     if (this.empty()) return { candidates: [], error: null };
@@ -106,6 +121,14 @@ export class MeasurementStore {
     this.picked.set(null);
   }
 
+  /** What is wrong with a trial, in words. Those without a name are not among the trials of the measurement. */
+  trialProblem(row: number): string | null {
+    const { trials } = this.figures();
+    const error = this.error();
+    if (error?.field !== 'trials' || !trials[row] || !isNamed(trials[row])) return null;
+    return error.trial === trials.slice(0, row).filter(isNamed).length ? `${error.message} ${error.hint}` : null;
+  }
+
   /** What is wrong with a field, in words. */
   problem(...fields: readonly MeasurementField[]): string | null {
     const error = this.error();
@@ -127,8 +150,22 @@ function kept(key: string): Figures {
       frontMm: number(read.frontMm),
       backMm: number(read.backMm),
       apartMm: number(read.apartMm) ?? nothingMeasured.apartMm,
+      trials: (Array.isArray(read.trials) ? read.trials : []).flatMap((trial: Partial<TriedPart> | null) => {
+        const result = trialResults.find((r) => r === trial?.result);
+        return typeof trial?.known === 'string' && result ? [{ known: trial.known, result, turns: number(trial.turns) }] : [];
+      }),
     };
   } catch {
     return nothingMeasured;
   }
+}
+
+/** A count such as `18`, `11.5` or `11 1/2`; null where nothing is said, NaN where it is no number. */
+export function countOf(text: string): number | null {
+  const plain = text.trim().replace(',', '.').replace(' 1/2', '.5');
+  return plain === '' ? null : Number(plain);
+}
+
+function isNamed({ known }: TriedPart): boolean {
+  return known.trim() !== '';
 }

@@ -62,6 +62,49 @@ describe('naming a thread', () => {
     expect(view.text()).toContain('No thread of the library measures so');
   });
 
+  it('names it from known parts tried on it, one after another, and says of each name what would be expected', async () => {
+    const { view, names } = await bench();
+    globalThis.document.body.append(view.root);
+    await view.press('button', 'A trial');
+    expect(globalThis.document.activeElement).toBe(view.field('Known nut or hole'));
+    expect(view.text()).toContain('What is this thread?');
+    await view.type('Known nut or hole', 'M20×1.5');
+    await view.choose('By hand it', 'goes on and rocks');
+    expect(names()[0]).toBe('3/4-16 UNF');
+    expect(view.find('g-candidate-list li').textContent).toContain('as tried');
+    expect(view.all('g-candidate-list li')[2]!.textContent).toMatch(/M20×1.5 would bind after about \d/);
+    await view.choose('By hand it', 'binds');
+    await view.type('after turns', 'some');
+    expect(view.find('.trial [role=alert]').textContent).toContain('Count by hand, without a wrench');
+    expect(view.text()).toContain('The names come when');
+    await view.type('after turns', '0,5');
+    expect(names()).toContain('M20×2');
+    const again = await render(NameThread);
+    expect(again.field('after turns').value).toBe('0.5');
+    await again.press('button', 'Take trial 1 away');
+    expect(again.text()).toContain('What is this thread?');
+    view.root.remove();
+  });
+
+  it('says at a trial what cannot be; one that is only begun does not count', async () => {
+    const { view, names } = await bench({ side: 'internal' });
+    await view.press('button', 'A trial');
+    await view.press('button', 'Another trial');
+    const fields = view.all('.known input') as HTMLInputElement[];
+    for (const [kind, value] of [
+      ['input', 'Rc 1/8'],
+      ['blur', ''],
+    ] as const) {
+      if (value) fields[1]!.value = value;
+      fields[1]!.dispatchEvent(new Event(kind));
+    }
+    await view.stable();
+    expect(view.all('.trial')[1]!.textContent).toContain('Rc 1/8 is always an inside thread');
+    expect(view.all('.trial [role=alert]')).toHaveLength(1);
+    await view.press('button', 'Take trial 2 away');
+    expect([view.all('.trial').length, names()]).toEqual([1, []]);
+  });
+
   it('reads the taper from two places', async () => {
     const { view, names } = await bench();
     await view.type('front', '9.7');
