@@ -12,6 +12,8 @@ import {
   differenceBetween,
   keptWay,
   placesForSensor,
+  sensorMisfit,
+  userOfPort,
   solveJob,
   waysToHoseEnd,
   type SolvedJob,
@@ -57,6 +59,16 @@ describe('a displaced sensor', () => {
     const places = placesForSensor(sensor.connector, seated, d, catalogue);
     expect(places[0]).toMatchObject({ port: { id: 'spare' }, chain: { fittings: [], jointCount: 1 } });
     expect(places.map((p) => p.port.id)).toEqual(['spare']);
+    // a port whose own sensor has moved away is free, and the new one is not
+    const away: Port = { ...held, sensor: { ...sensor, movedTo: { portId: 'spare', fittings: [] } } };
+    const after = { ...d, ports: d.ports.map((p) => (p.id === 'held' ? away : p)) };
+    expect(placesForSensor(sensor.connector, seated, after, catalogue).map((p) => p.port.id)).toEqual(['held']);
+    expect([seated, spare, away, ports.pan].map((p) => userOfPort(p, { ...after, lines: document.lines.slice(1) }))).toMatchObject([
+      { kind: 'sensor', name: sensor.name },
+      { kind: 'sensor', from: { id: 'held' } },
+      undefined,
+      { kind: 'line', line: { number: 2 } },
+    ]);
     const moved = (movedTo: NonNullable<Port['sensor']>['movedTo']) =>
       assembleLine(
         feed,
@@ -70,6 +82,15 @@ describe('a displaced sensor', () => {
       code: 'sensor',
       severity: 'leak',
     });
+  });
+
+  it('is held against the port it is said to sit in', () => {
+    const in_ = (port: string, own: string, movedTo: NonNullable<Port['sensor']>['movedTo'] = null) =>
+      sensorMisfit({ connector: parseConnector(port), sensor: { name: 'sender', connector: parseConnector(own), movedTo } });
+    expect(in_('rc 1/8 f', 'r 1/8 m')).toBeUndefined();
+    expect(in_('m14x1.5 f washer', 'r 1/8 m')).toMatch(/^r 1\/8 m does not seal in m14x1.5 f washer: ./);
+    expect(in_('npt 1/8 f', 'r 1/8 m')).toContain('does not seal in npt 1/8 f');
+    expect(in_('npt 1/8 f', 'r 1/8 m', { portId: 'spare', fittings: [] })).toBeUndefined();
   });
 
   it('needs its parts and seals on the parts list', () => {
@@ -218,6 +239,14 @@ describe('a whole job', () => {
     expect(solved.proven).toBe(true);
     expect(solve(document).solved.ends).toEqual([]);
     expect(solve(document, true).solved.ends.some((e) => e.same)).toBe(true);
+  });
+
+  it('solves ends that leak as well, and says what leaks there', () => {
+    const leaking = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
+    const { ends } = solve({ ...document, lines: [leaking] }).solved;
+    expect(ends.map((e) => [e.side, e.same, e.way?.jointCount])).toEqual([['B', false, 2]]);
+    expect(ends[0]!.leaks).toMatch(/^Joint 6 does not join: /);
+    expect(solve({ ...document, lines: [{ ...leaking, checked: true }] }).solved.ends).toEqual([]);
   });
 
   it('keeps a displaced sensor on a tee without being told', () => {

@@ -4,6 +4,7 @@ import type { Fitting } from '../fittings/index.js';
 import { findFitting, type Catalogue, type JobDocument, type Port } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import type { AssembledEnd, LineProblem } from './assembled-line.js';
+import { userOfPort } from './port-user.js';
 
 /** A free port that takes a sensor, and how. */
 export interface SensorPlace {
@@ -32,10 +33,10 @@ export function placesForSensor(
     .sort((a, b) => a.chain.jointCount - b.chain.jointCount || a.chain.costMinor - b.chain.costMinor);
 }
 
-function isFree(port: Port, { lines, ports }: JobDocument, besides: string): boolean {
-  const used = lines.some((l) => l.endA.portId === port.id || l.endB.portId === port.id);
-  const taken = ports.some((p) => p.id !== besides && p.sensor?.movedTo?.portId === port.id);
-  return !used && !taken && !port.sensor && !port.openEnd;
+/** Free for the sensor of `besides`, whose own place is. */
+function isFree(port: Port, document: JobDocument, besides: string): boolean {
+  const user = userOfPort(port, document);
+  return !port.openEnd && (user === undefined || (user.kind === 'sensor' && user.from?.id === besides));
 }
 
 /** What is wrong with the new place of the sensor that sat in this end's port; undefined where all is well. */

@@ -1,12 +1,13 @@
 import type { ChainWeights } from '../chains/index.js';
 import { findHoseEnd, type Catalogue, type JobDocument, type Line, type LineEnd, type Port } from '../job/index.js';
 import { chooseTogether } from './choose-together.js';
+import { assembleLine } from './assemble-line.js';
 import { partsOf, waysToHoseEnd, type Way } from './ways.js';
 
 /** Which ends of a job are solved. */
 export interface JobQuery {
   readonly weights: ChainWeights;
-  /** Ends that have a way already are solved anew as well; checked lines never are. */
+  /** Ends that have a way that seals are solved anew as well; checked lines never are. */
   readonly decidedToo?: boolean;
 }
 
@@ -21,6 +22,8 @@ export interface SolvedEnd {
   readonly why?: string;
   /** The way it has already. */
   readonly same: boolean;
+  /** What leaks there as it is, in words. */
+  readonly leaks?: string;
 }
 
 export interface SolvedJob {
@@ -43,21 +46,21 @@ export interface SolveProgress {
 const WAYS_WEIGHED = 12;
 
 /**
- * Solves every open end of a job together: each keeps to the fewest joints it can have, and among those ways the ones are taken that
+ * Solves every end of a job that is open or leaks, together: each keeps to the fewest joints it can have, and among those ways the ones are taken that
  * cost least with few different parts. Yields its progress end by end, so that it can be shown and broken off.
  */
 export function* solveJob(document: JobDocument, catalogue: Catalogue, query: JobQuery): Generator<SolveProgress, SolvedJob> {
-  const open = document.lines.flatMap((line) => openEndsOf(line, query));
+  const open = document.lines.flatMap((line) => endsToSolve(line, document, catalogue, query));
   const asked = new Set(open.map(({ end }) => end));
   const decided = document.lines.flatMap((l) => [l.endA, l.endB]).filter((end) => !asked.has(end));
   const used = new Set(decided.flatMap((end) => partsOf({ fittings: end.fittings ?? [], branches: asBranches(end) })));
   const weights: ChainWeights = { ...query.weights, furtherPartMinor: 0 };
   const found: { end: SolvedEnd; ways: Way[] }[] = [];
-  for (const [i, { line, side, end }] of open.entries()) {
+  for (const [i, { line, side, end, leaks }] of open.entries()) {
     const port = document.ports.find((p) => p.id === end.portId)!;
     const place = `${document.components.find((c) => c.id === port.componentId)?.name}, ${port.label}`;
     yield { done: i, of: open.length, words: `L${line.number} ${line.name}: ${place}` };
-    const base = { lineId: line.id, lineNumber: line.number, side, portId: port.id, place, same: false };
+    const base = { lineId: line.id, lineNumber: line.number, side, portId: port.id, place, same: false, ...(leaks ? { leaks } : {}) };
     const answer = waysFor(line, side, end, port, catalogue, weights);
     if (typeof answer === 'string') found.push({ end: { ...base, why: answer }, ways: [] });
     else found.push({ end: base, ways: answer });
@@ -83,11 +86,22 @@ export function* solveJob(document: JobDocument, catalogue: Catalogue, query: Jo
   };
 }
 
-function openEndsOf(line: Line, { decidedToo }: JobQuery): { line: Line; side: 'A' | 'B'; end: LineEnd }[] {
+interface EndToSolve {
+  readonly line: Line;
+  readonly side: 'A' | 'B';
+  readonly end: LineEnd;
+  readonly leaks?: string;
+}
+
+function endsToSolve(line: Line, document: JobDocument, catalogue: Catalogue, { decidedToo }: JobQuery): EndToSolve[] {
   if (line.checked) return [];
+  const leaks = assembleLine(line, document, catalogue).problems.filter((p) => p.severity === 'leak');
   return (['A', 'B'] as const)
-    .map((side) => ({ line, side, end: side === 'A' ? line.endA : line.endB }))
-    .filter(({ end }) => end.fittings === null || decidedToo);
+    .map((side): EndToSolve => {
+      const leak = leaks.find((p) => p.side === side);
+      return { line, side, end: side === 'A' ? line.endA : line.endB, ...(leak ? { leaks: leak.message } : {}) };
+    })
+    .filter(({ end, leaks: leak }) => end.fittings === null || leak !== undefined || decidedToo);
 }
 
 /** The ways of the fewest joints; or in words why there is none. */

@@ -197,12 +197,25 @@ describe('all ends at once', () => {
     expect(job.closed).toEqual([undefined]);
   });
 
+  it('offer an end that leaks as well, with what leaks there', async () => {
+    const leaking = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
+    const { sent } = await openSampleJob({ lines: [leaking] });
+    const dialog = await render(SolveDialog);
+    for (let i = 0; i < 8; i++) await settle();
+    await dialog.stable();
+    expect(dialog.all('tbody tr').map((r) => r.querySelector('.leaks')?.textContent)).toEqual([
+      expect.stringMatching(/^Joint 6 does not join/),
+    ]);
+    await dialog.press('button', 'Take 1 way');
+    expect(sent().commands).toMatchObject([{ do: 'take-way', id: 'line1', side: 'B' }]);
+  });
+
   it('say so when there is nothing to do', async () => {
     await openSampleJob();
     const dialog = await render(SolveDialog);
     for (let i = 0; i < 4; i++) await settle();
     await dialog.stable();
-    expect(dialog.text()).toContain('Every end has its way');
+    expect(dialog.text()).toContain('Every end has its way, and none leaks');
   });
 });
 

@@ -1,4 +1,4 @@
-import { connectorName, formatConnector, type JobDocument, type Port } from '@gewinde/core';
+import { connectorName, formatConnector, userOfPort, type JobDocument, type Port } from '@gewinde/core';
 
 /** A port as it is picked. */
 export interface PortChoice {
@@ -20,14 +20,17 @@ export function portChoices(document: JobDocument, besides?: string): PortChoice
       .filter((p) => p.componentId === component.id)
       .sort(byPosition)
       .map((port): PortChoice => {
-        const user = document.lines.find((l) => l.id !== besides && (l.endA.portId === port.id || l.endB.portId === port.id));
+        const user = userOfPort(port, document);
+        // a sensor that still sits in its own port is asked about when a line takes the port
+        const usedBy =
+          user?.kind === 'line' ? user.line.id !== besides && `L${user.line.number} ${user.line.name}` : user?.from && `the ${user.name}`;
         return {
           id: port.id,
           port,
           component: component.name,
           notation: formatConnector(port.connector),
           name: `${component.name}, ${port.label}`,
-          ...(user ? { usedBy: `L${user.number} ${user.name}` } : {}),
+          ...(usedBy ? { usedBy } : {}),
         };
       }),
   );

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked, viewChild } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import {
   CommandError,
@@ -6,12 +7,14 @@ import {
   formatConnector,
   parseConnector,
   sameConnector,
+  sensorMisfit,
   type Component as EngineComponent,
   type Connector,
   type Port,
   type SensorFields,
 } from '@gewinde/core';
 import { NgbModal, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
+import { map } from 'rxjs';
 import type { BenchDialog as BenchDialogType } from '../bench/bench-dialog';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
@@ -45,6 +48,8 @@ export class PortForm {
     sensorNotation: new FormControl('', { nonNullable: true }),
   });
   protected readonly title = computed(() => (this.editing() ? `Change ${this.editing()!.label}` : `New port on ${this.component().name}`));
+  /** What is typed does not go together; it can be logged all the same: it may be just what was found. */
+  protected readonly misfit = toSignal(this.form.valueChanges.pipe(map(() => this.misfitOf())), { initialValue: undefined });
   /** The version the change was begun on. */
   private begun = 1;
 
@@ -150,6 +155,12 @@ export class PortForm {
     }
   }
 
+  private misfitOf(): string | undefined {
+    const { notation, sensorName, sensorNotation } = this.form.getRawValue();
+    const [connector, own] = [connectorOf(notation), connectorOf(sensorNotation)];
+    return connector && own ? sensorMisfit({ connector, sensor: { name: sensorName, connector: own, movedTo: null } }) : undefined;
+  }
+
   private freeLabel(): string {
     const taken =
       this.store
@@ -157,5 +168,14 @@ export class PortForm {
         ?.ports.filter((p) => p.componentId === this.component().id)
         .map((p) => p.label) ?? [];
     for (let n = taken.length + 1; ; n++) if (!taken.includes(`port ${n}`)) return `port ${n}`;
+  }
+}
+
+function connectorOf(notation: string): Connector | undefined {
+  try {
+    return parseConnector(notation);
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError) return undefined;
+    throw error;
   }
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { connectorName, formatConnector, type Port } from '@gewinde/core';
+import { connectorName, formatConnector, sensorMisfit, userOfPort, type Port } from '@gewinde/core';
 import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Icon } from '../shared/icon';
@@ -23,6 +23,13 @@ import { Icon } from '../shared/icon';
       color: var(--quiet);
       font-size: 13px;
     }
+    .g-mono {
+      white-space: nowrap;
+    }
+    .misfit {
+      color: var(--brass);
+      font-size: 13px;
+    }
     .actions {
       text-align: right;
       white-space: nowrap;
@@ -41,9 +48,22 @@ export class PortTable {
       port,
       notation: formatConnector(port.connector),
       words: connectorName(port.connector),
-      line: this.store.document()?.lines.find((l) => l.endA.portId === port.id || l.endB.portId === port.id),
+      ...this.usesOf(port),
+      misfit: sensorMisfit(port),
     })),
   );
+
+  private usesOf(port: Port) {
+    const document = this.store.document();
+    const user = document && userOfPort(port, document);
+    const place = document?.ports.find((p) => p.id === port.sensor?.movedTo?.portId);
+    return {
+      line: user?.kind === 'line' ? user.line : undefined,
+      sensor: user?.kind === 'sensor' ? user : undefined,
+      /** Where the sensor of the port has gone. */
+      movedTo: place?.label,
+    };
+  }
 
   protected duplicate(port: Port): void {
     this.store.attempt(() => this.store.change({ do: 'duplicate-port', id: port.id }), `${port.label} duplicated`);

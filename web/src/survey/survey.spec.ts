@@ -74,6 +74,20 @@ describe('the port form', () => {
     expect(form.notation().value).toBe('rc 1/8 f');
   });
 
+  it('says while it is typed that a sensor does not seal in its port, and logs it all the same', async () => {
+    const { sent } = await openSampleJob();
+    const form = await render(PortForm, { component: block });
+    await form.typeNotation('m14x1.5 f washer');
+    await form.type('Sits in it now, if anything', 'oil sender');
+    await form.type('Its own thread', 'r 1/8 m');
+    expect(form.find('.misfit').textContent).toContain('r 1/8 m does not seal in m14x1.5 f washer');
+    await form.type('Its own thread', 'm14x1.5 m washer');
+    expect(form.find('.misfit').textContent).toBe('');
+    await form.type('Its own thread', 'r 1/8 m');
+    await form.press('button', 'Add port');
+    expect(sent().commands).toMatchObject([{ do: 'add-port', sensor: { name: 'oil sender', notation: 'r 1/8 m' } }]);
+  });
+
   it('fills itself with a port to change, and saves the change', async () => {
     const { sent } = await openSampleJob();
     const form = await render(PortForm, { component: block, editing: ports.gallery });
@@ -94,6 +108,20 @@ describe('the port table', () => {
       .map((r) => [...r.querySelectorAll('td')].map((c) => c.textContent.replace(/\s+/g, ' ').trim()).slice(0, 4));
     expect(rows[0]).toEqual(['1', 'port gallery', 'm14x1.5 f washermetric parallel M14×1.5, female, washer', 'L1']);
     expect(rows[2]![3]).toBe('free');
+  });
+
+  it('tells of a sensor whose thread is not that of its port, where it has moved, and that its new port is taken', async () => {
+    const sender = { name: 'oil sender', connector: parseConnector('r 1/8 m'), movedTo: null };
+    const spare = { ...ports.vent, id: 'spare', label: 'spare' };
+    const moved = { ...ports.vent, id: 'old', label: 'old', sensor: { ...sender, movedTo: { portId: 'spare', fittings: [] } } };
+    const wrong = { ...ports.vent, id: 'wrong', label: 'wrong', connector: parseConnector('npt 1/8 f'), sensor: sender };
+    await openSampleJob({ ports: [...document.ports, spare, moved, wrong] });
+    const table = await render(PortTable, { ports: [spare, moved, wrong] });
+    const cells = table.all('tbody tr').map((r) => [...r.querySelectorAll('td')].map((c) => c.textContent.replace(/\s+/g, ' ').trim()));
+    expect(cells.map((c) => c[3])).toEqual(['oil sender', 'free', 'oil sender']);
+    expect(cells[1]![1]).toContain('oil sender moved to spare');
+    expect(cells[2]![1]).toContain('r 1/8 m does not seal in npt 1/8 f');
+    expect(table.all('.misfit')).toHaveLength(1);
   });
 
   it('duplicates, deletes with a way back, and shows a refusal', async () => {

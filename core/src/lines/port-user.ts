@@ -1,0 +1,24 @@
+import { formatConnector } from '../connectors/index.js';
+import type { JobDocument, Line, Port } from '../job/index.js';
+import { mate } from '../seals/index.js';
+
+/** Who has a port: a line that ends on it, the sensor that sits in it, or one that was moved to it from another port. */
+export type PortUser =
+  { readonly kind: 'line'; readonly line: Line } | { readonly kind: 'sensor'; readonly name: string; readonly from?: Port };
+
+/** Undefined where the port is free; a port whose sensor has moved away is. */
+export function userOfPort(port: Port, { lines, ports }: JobDocument): PortUser | undefined {
+  const line = lines.find((l) => l.endA.portId === port.id || l.endB.portId === port.id);
+  if (line) return { kind: 'line', line };
+  const from = ports.find((p) => p.id !== port.id && p.sensor?.movedTo?.portId === port.id);
+  if (from?.sensor) return { kind: 'sensor', name: from.sensor.name, from };
+  return port.sensor && !port.sensor.movedTo ? { kind: 'sensor', name: port.sensor.name } : undefined;
+}
+
+/** Why a sensor cannot sit in the port that it is said to sit in, in words; undefined where it seals there, or has moved away. */
+export function sensorMisfit({ connector, sensor }: Pick<Port, 'connector' | 'sensor'>): string | undefined {
+  if (!sensor || sensor.movedTo) return undefined;
+  const { outcome, reason } = mate(connector, sensor.connector);
+  if (outcome === 'seals') return undefined;
+  return `${formatConnector(sensor.connector)} does not seal in ${formatConnector(connector)}: ${reason}`;
+}
