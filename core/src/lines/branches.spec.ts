@@ -249,6 +249,40 @@ describe('a whole job', () => {
     expect(solve({ ...document, lines: [{ ...leaking, checked: true }] }).solved.ends).toEqual([]);
   });
 
+  it('counts the shelf down: what decided ends take is not there for the others', () => {
+    const part = 'm14x1.5mwasher+an6m';
+    const stocked = (shelf: number) => ({
+      ...catalogue,
+      fittings: catalogue.fittings.map((f) => (f.id === part ? { ...f, shelf, leadDays: 4 } : { ...f, shelf: 0, priceMinor: 90_000 })),
+    });
+    const other = (id: string): Port => ({ ...ports.gallery, id, label: id });
+    const lines = ['one', 'two', 'three'].map((id, i) => ({
+      ...feed,
+      id,
+      number: i + 1,
+      endA: { ...feed.endA, portId: id, fittings: i === 0 ? [{ id: part, inEnd: 0, outEnd: 1 }] : null },
+    }));
+    const d = { ...document, ports: [...document.ports, ...['one', 'two', 'three'].map(other)], lines };
+    const supply = (shelf: number) => {
+      const work = solveJob(d, stocked(shelf), { weights: usualWeights });
+      let next = work.next();
+      while (!next.done) next = work.next();
+      return next.value.ends.map((e) => [e.lineNumber, e.toOrder, e.leadDays]);
+    };
+    expect(supply(3)).toEqual([
+      [2, 0, 0],
+      [3, 0, 0],
+    ]);
+    expect(supply(2)).toEqual([
+      [2, 0, 0],
+      [3, 1, 4],
+    ]);
+    expect(supply(1)).toEqual([
+      [2, 1, 4],
+      [3, 1, 4],
+    ]);
+  });
+
   it('keeps a displaced sensor on a tee without being told', () => {
     const { solved } = solve(withPorts({ lines: [open(feed)] }));
     expect(solved.ends[0]!.way!.branches.map((b) => b.to)).toContain('sensor');
@@ -257,14 +291,23 @@ describe('a whole job', () => {
   it('takes parts that others take where they are as good, as trying all combinations does', () => {
     const choice = fc.record({ parts: fc.subarray(['a', 'b', 'c', 'd', 'e'], { maxLength: 3 }), cost: fc.integer({ min: 0, max: 60 }) });
     const ends = fc.array(fc.array(choice, { minLength: 1, maxLength: 4 }), { maxLength: 5 });
+    const costs = fc.integer({ min: 0, max: 40 });
+    const shelves = fc.dictionary(fc.constantFrom('a', 'b', 'c'), fc.integer({ min: 0, max: 3 }));
     fc.assert(
-      fc.property(ends, fc.subarray(['a', 'b']), fc.integer({ min: 0, max: 40 }), (choices, used, further) => {
+      fc.property(ends, fc.subarray(['a', 'b']), costs, shelves, costs, (choices, used, further, kept, shortCost) => {
         const already = new Set<string>(used);
-        const cost = (chosen: readonly number[]): number =>
-          chosen.reduce((sum, c, i) => sum + choices[i]![c]!.cost, 0) +
-          further * new Set(chosen.flatMap((c, i) => choices[i]![c]!.parts).filter((p) => !already.has(p))).size;
+        const cost = (chosen: readonly number[]): number => {
+          const pieces = chosen.flatMap((c, i) => choices[i]![c]!.parts);
+          const short = Object.entries(kept).map(([part, n]) => Math.max(0, pieces.filter((p) => p === part).length - n));
+          return (
+            chosen.reduce((sum, c, i) => sum + choices[i]![c]!.cost, 0) +
+            further * new Set(pieces.filter((p) => !already.has(p))).size +
+            shortCost * short.reduce((a, b) => a + b, 0)
+          );
+        };
         const every = choices.reduce<number[][]>((lists, ways) => lists.flatMap((l) => ways.map((_, i) => [...l, i])), [[]]);
-        const { chosen, cost: found, proven } = chooseTogether(choices, already, further);
+        const shelf = { left: new Map(Object.entries(kept)), shortCost };
+        const { chosen, cost: found, proven } = chooseTogether(choices, already, further, shelf);
         expect(proven).toBe(true);
         expect(cost(chosen)).toBe(found);
         expect(found).toBe(Math.min(...every.map(cost)));

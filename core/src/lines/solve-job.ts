@@ -1,6 +1,6 @@
 import type { ChainWeights } from '../chains/index.js';
-import { findHoseEnd, type Catalogue, type JobDocument, type Line, type LineEnd, type Port } from '../job/index.js';
-import { chooseTogether } from './choose-together.js';
+import { findFitting, findHoseEnd, type Catalogue, type JobDocument, type Line, type LineEnd, type Port } from '../job/index.js';
+import { chooseTogether, shortOf, takenWith } from './choose-together.js';
 import { assembleLine } from './assemble-line.js';
 import { partsOf, waysToHoseEnd, type Way } from './ways.js';
 
@@ -22,6 +22,9 @@ export interface SolvedEnd {
   readonly why?: string;
   /** The way it has already. */
   readonly same: boolean;
+  /** Pieces of the way that the shelf does not hold once what comes before has taken its own, and the days until the last is there. */
+  readonly toOrder?: number;
+  readonly leadDays?: number;
   /** What leaks there as it is, in words. */
   readonly leaks?: string;
 }
@@ -47,13 +50,15 @@ const WAYS_WEIGHED = 12;
 
 /**
  * Solves every end of a job that is open or leaks, together: each keeps to the fewest joints it can have, and among those ways the ones are taken that
- * cost least with few different parts. Yields its progress end by end, so that it can be shown and broken off.
+ * cost least with few different parts. The shelf is counted down: decided ends first, then these in their order. Yields its progress end by end, so that it can be shown and broken off.
  */
 export function* solveJob(document: JobDocument, catalogue: Catalogue, query: JobQuery): Generator<SolveProgress, SolvedJob> {
   const open = document.lines.flatMap((line) => endsToSolve(line, document, catalogue, query));
   const asked = new Set(open.map(({ end }) => end));
   const decided = document.lines.flatMap((l) => [l.endA, l.endB]).filter((end) => !asked.has(end));
-  const used = new Set(decided.flatMap((end) => partsOf({ fittings: end.fittings ?? [], branches: asBranches(end) })));
+  const decidedParts = decided.flatMap((end) => partsOf({ fittings: end.fittings ?? [], branches: asBranches(end) }));
+  const used = new Set(decidedParts);
+  const shelf = shelfAfter(decidedParts, catalogue);
   const weights: ChainWeights = { ...query.weights, furtherPartMinor: 0 };
   const found: { end: SolvedEnd; ways: Way[] }[] = [];
   for (const [i, { line, side, end, leaks }] of open.entries()) {
@@ -70,15 +75,25 @@ export function* solveJob(document: JobDocument, catalogue: Catalogue, query: Jo
     solvable.map(({ ways }) => ways.map((way) => ({ parts: partsOf(way), cost: way.costMinor }))),
     used,
     query.weights.furtherPartMinor,
+    { left: shelf, shortCost: query.weights.toOrderMinor },
   );
   const waysOf = (pick: (i: number) => number): Way[] => solvable.map((f, i) => f.ways[pick(i)]!);
   const count = (ways: readonly Way[]): number => new Set([...used, ...ways.flatMap(partsOf)]).size;
   const taken = new Map(solvable.map((f, i) => [f, f.ways[chosen[i]!]!]));
+  let gone: ReadonlyMap<string, number> = new Map();
+  const supplyOf = (way: Way): Pick<SolvedEnd, 'toOrder' | 'leadDays'> => {
+    const ordered = partsOf(way).filter((part) => {
+      const short = shortOf([part], gone, shelf) > 0;
+      gone = takenWith([part], gone, shelf);
+      return short || !shelf.has(part);
+    });
+    return { toOrder: ordered.length, leadDays: Math.max(0, ...ordered.map((part) => findFitting(catalogue, part)?.leadDays ?? 0)) };
+  };
   return {
     ends: found.map((f) => {
       const way = taken.get(f);
       const before = open.find((o) => o.line.id === f.end.lineId && o.side === f.end.side)!.end;
-      return way ? { ...f.end, way, same: JSON.stringify(before.fittings) === JSON.stringify(way.fittings) } : f.end;
+      return way ? { ...f.end, way, ...supplyOf(way), same: JSON.stringify(before.fittings) === JSON.stringify(way.fittings) } : f.end;
     }),
     differentParts: count([...taken.values()]),
     differentPartsAlone: count(waysOf(() => 0)),
@@ -119,6 +134,13 @@ function waysFor(line: Line, side: 'A' | 'B', end: LineEnd, port: Port, catalogu
   if (ways.length === 0) return contradiction?.message ?? explanation;
   if (wishes.branchFor) return 'A branch for another line is wished here: take the way by hand, so that the line can be drawn from it.';
   return ways.filter((way) => way.jointCount === ways[0]!.jointCount);
+}
+
+/** What is left of the parts that are kept on the shelf after some pieces were taken. */
+function shelfAfter(pieces: readonly string[], { fittings }: Catalogue): Map<string, number> {
+  const left = new Map(fittings.flatMap((f) => ((f.shelf ?? 0) > 0 ? [[f.id, f.shelf!] as const] : [])));
+  for (const part of pieces) if (left.has(part)) left.set(part, Math.max(0, left.get(part)! - 1));
+  return left;
 }
 
 function asBranches({ branches = [] }: LineEnd): Way['branches'] {

@@ -78,7 +78,7 @@ export class SolveDialog {
         end.way?.fittings.map(({ id }) => findFitting(this.view.catalogue()!, id)?.name ?? id).join('; ') ||
         'the hose end goes on the port',
       price: end.way ? (end.way.priceMinor / 100).toFixed(2) : '',
-      supply: !end.way ? '' : end.way.toOrder === 0 ? 'on the shelf' : `${end.way.toOrder} · ${end.way.leadDays} d`,
+      supply: !end.way ? '' : !end.toOrder ? 'on the shelf' : `${end.toOrder} · ${end.leadDays ?? 0} d`,
     })),
   );
   protected readonly taking = computed(() => this.rows().filter((r) => r.take).length);
