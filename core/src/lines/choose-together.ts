@@ -31,8 +31,7 @@ export function chooseTogether(
   const total = (chosen: readonly number[]): number => {
     const pieces = chosen.flatMap((c, i) => ends[i]![c]!.parts);
     const parts = new Set(pieces.filter((p) => !used.has(p)));
-    const taken = [...takenWith(pieces, new Map(), shelf.left)];
-    const short = taken.reduce((sum, [part, n]) => sum + Math.max(0, n - shelf.left.get(part)!), 0);
+    const short = [...takenWith(pieces, new Map(), shelf.left)].reduce((sum, [part, n]) => sum + Math.max(0, n - shelf.left.get(part)!), 0);
     return chosen.reduce((sum, c, i) => sum + ends[i]![c]!.cost, 0) + furtherPart * parts.size + shelf.shortCost * short;
   };
   let best = settle(
@@ -44,7 +43,12 @@ export function chooseTogether(
   // what the ends still to come cost at the least, each by itself
   const after = [...ends, []].map((_, i) => ends.slice(i).reduce((sum, ways) => sum + Math.min(...ways.map((w) => w.cost)), 0));
   let opened = 0;
-  const visit = (chosen: number[], cost: number, parts: ReadonlySet<string>, taken: ReadonlyMap<string, number>): void => {
+  /** From the shelf, by the ways that are chosen so far. */
+  const taken = new Map<string, number>();
+  const take = (pieces: readonly string[], by: 1 | -1): void => {
+    for (const part of pieces) if (shelf.left.has(part)) taken.set(part, (taken.get(part) ?? 0) + by);
+  };
+  const visit = (chosen: number[], cost: number, parts: ReadonlySet<string>): void => {
     if (opened++ > MOST_OPENED || cost + after[chosen.length]! >= bestCost) return;
     if (chosen.length === ends.length) {
       best = [...chosen];
@@ -56,15 +60,13 @@ export function chooseTogether(
       const short = shortOf(way.parts, taken, shelf.left);
       return { i, further, parts: way.parts, adds: way.cost + furtherPart * further.length + shelf.shortCost * short };
     }).sort((a, b) => a.adds - b.adds);
-    for (const { i, further, parts: pieces, adds } of ways)
-      visit(
-        [...chosen, i],
-        cost + adds,
-        further.length > 0 ? new Set([...parts, ...further]) : parts,
-        takenWith(pieces, taken, shelf.left),
-      );
+    for (const { i, further, parts: pieces, adds } of ways) {
+      take(pieces, 1);
+      visit([...chosen, i], cost + adds, further.length > 0 ? new Set([...parts, ...further]) : parts);
+      take(pieces, -1);
+    }
   };
-  visit([], 0, new Set(), new Map());
+  visit([], 0, new Set());
   return { chosen: best, cost: bestCost, proven: opened <= MOST_OPENED };
 }
 
