@@ -1,12 +1,15 @@
 import type { ChainLink } from '../chains/index.js';
 import { constructions } from '../hose/index.js';
-import type { Line, LineEnd } from '../job/index.js';
+import { userOfPort, type Line, type LineEnd } from '../job/index.js';
 import { CommandError } from './command-error.js';
 import type { JobDraft } from './job-draft.js';
 import { branchPorts } from './port-uses.js';
 
-/** Both ports must be of this job, not the same, and not used by another line. @throws {CommandError} same-port, not-found, port-in-use */
-export function checkPorts({ document }: JobDraft, line: Line): void {
+/**
+ * Both ports must be of this job, not the same, and not used by another line; a port that is newly taken not by a sensor that was moved
+ * to it either. @throws {CommandError} same-port, not-found, port-in-use
+ */
+export function checkPorts({ document }: JobDraft, line: Line, before?: Line): void {
   if (line.endA.portId === line.endB.portId) throw new CommandError('same-port', 'A line cannot run from a port to itself.', 'endB');
   for (const field of ['endA', 'endB'] as const) {
     const id = line[field].portId;
@@ -14,6 +17,9 @@ export function checkPorts({ document }: JobDraft, line: Line): void {
     if (!port) throw new CommandError('not-found', 'The port is not in this job.', field);
     const user = document.lines.find((l) => l.id !== line.id && (l.endA.portId === id || l.endB.portId === id));
     if (user) throw new CommandError('port-in-use', `${port.label} is already used by L${user.number} ${user.name}.`, field);
+    const sensor = id === before?.endA.portId || id === before?.endB.portId ? undefined : userOfPort(port, document);
+    if (sensor?.kind === 'sensor' && sensor.from)
+      throw new CommandError('port-in-use', `${port.label} holds the ${sensor.name} of ${sensor.from.label}: move it first.`, field);
     if (branchPorts(line).includes(id))
       throw new CommandError('same-port', 'A line cannot run from an open end of its own fittings.', field);
   }

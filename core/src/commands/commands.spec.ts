@@ -262,6 +262,14 @@ describe('sensors', () => {
     expect(refused(seat({ portId: 'spare', fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }] }), d).code).toBe('bad-value');
     const moved = run(seat({ portId: 'spare', fittings: [] }), d).document;
     expect(port(moved, 'gallery')!.sensor!.movedTo).toEqual({ portId: 'spare', fittings: [] });
+    // the new port is the sensor's, for lines too; the old one is free for another sensor
+    const line: Command = { do: 'add-line', service: 'return', fromPortId: 'spare', toPortId: 'pan' };
+    expect(refused(line, { ...moved, lines: [] }).message).toContain('holds the switch of port gallery');
+    const other: Command = { ...seat({ portId: 'gallery', fittings: [] }), id: 'third' } as Command;
+    const third: Port = { ...spare, id: 'third', label: 'third' };
+    expect(refused(other, { ...moved, ports: [...moved.ports, third] }).code).toBe('port-in-use');
+    const free = { ...moved, ports: [...moved.ports, third], lines: [] };
+    expect(port(run(other, free).document, 'third')!.sensor!.movedTo!.portId).toBe('gallery');
     const { put } = differenceOf(moved, run({ do: 'delete-port', id: 'spare', version: 1 }, moved).document);
     expect(put).toMatchObject([{ type: 'port', row: { id: 'gallery', sensor: { movedTo: null } } }]);
   });

@@ -62,7 +62,7 @@ export function deleteLine(draft: JobDraft, { id, version }: CommandOf<'delete-l
 
 function changeLine(draft: JobDraft, before: Line, merged: Line, set: Partial<Line>): void {
   const next = { ...merged, endA: wellFormed(merged.endA, before.endA), endB: wellFormed(merged.endB, before.endB) };
-  checkPorts(draft, next);
+  checkPorts(draft, next, before);
   for (const field of ['endA', 'endB'] as const) if (set[field]) checkEnd(draft, before, next[field], field);
   if (set.construction !== undefined || set.dash !== undefined) checkHose(draft, next);
   const settled = settleBranchPorts(draft, before, next);

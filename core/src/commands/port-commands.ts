@@ -1,5 +1,5 @@
 import { parseConnector } from '../connectors/index.js';
-import type { Port } from '../job/index.js';
+import { userOfPort, type Port } from '../job/index.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf, SensorFields } from './command-schemas.js';
 import { freeName } from './free-name.js';
@@ -85,10 +85,9 @@ function checkPlace({ document }: JobDraft, from: Port, portId: string): void {
   const place = document.ports.find((p) => p.id === portId);
   if (!place || place.id === from.id)
     throw new CommandError('not-found', 'The new place of the sensor is not another port of this job.', 'sensor');
-  const lines = linesOn(document, [portId]);
-  if (lines.length > 0) throw new CommandError('port-in-use', `${place.label} is used by ${listed(lines)}.`, 'sensor');
-  const other = document.ports.find((p) => p.id !== from.id && (p.sensor?.movedTo?.portId === portId || (p.id === portId && p.sensor)));
-  if (other) throw new CommandError('port-in-use', `${place.label} holds the ${other.sensor!.name} already.`, 'sensor');
+  const user = userOfPort(place, { ...document, ports: document.ports.filter((p) => p.id !== from.id) });
+  if (user?.kind === 'line') throw new CommandError('port-in-use', `${place.label} is used by L${user.line.number}.`, 'sensor');
+  if (user) throw new CommandError('port-in-use', `${place.label} holds the ${user.name} already.`, 'sensor');
 }
 
 function roomForOne({ document }: JobDraft, componentId: string): Port[] {

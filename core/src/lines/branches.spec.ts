@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { catalogue, document, endOn, feed, line, ports } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
 import { boundsOf, drawingToSvg, runSheet, type BalloonShape } from '../drawing/index.js';
-import type { JobDocument, LineEnd, Port } from '../job/index.js';
+import { userOfPort, type JobDocument, type LineEnd, type Port } from '../job/index.js';
 import { partsList } from '../purchasing/index.js';
 import { usualWeights } from '../chains/index.js';
 import {
@@ -13,7 +13,6 @@ import {
   keptWay,
   placesForSensor,
   sensorMisfit,
-  userOfPort,
   solveJob,
   waysToHoseEnd,
   type SolvedJob,
@@ -246,7 +245,8 @@ describe('a whole job', () => {
     const { ends } = solve({ ...document, lines: [leaking] }).solved;
     expect(ends.map((e) => [e.side, e.same, e.way?.jointCount])).toEqual([['B', false, 2]]);
     expect(ends[0]!.leaks).toMatch(/^Joint 6 does not join: /);
-    expect(solve({ ...document, lines: [{ ...leaking, checked: true }] }).solved.ends).toEqual([]);
+    // what leaks is not as it was when it was checked
+    expect(solve({ ...document, lines: [{ ...leaking, checked: true }] }).solved.ends).toHaveLength(1);
   });
 
   it('counts the shelf down: what decided ends take is not there for the others', () => {

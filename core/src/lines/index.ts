@@ -22,7 +22,7 @@ export {
   type WaysAnswer,
   type WaysOptions,
 } from './ways.js';
-export { sensorMisfit, userOfPort, type PortUser } from './port-user.js';
+export { sensorMisfit } from './sensor-misfit.js';
 export { placesForSensor, sensorMove, type SensorMove, type SensorPlace } from './sensors.js';
 export { chooseTogether, type Choice } from './choose-together.js';
 export { solveJob, type JobQuery, type SolvedEnd, type SolvedJob, type SolveProgress } from './solve-job.js';

@@ -1,10 +1,9 @@
 import { solveChains, type Chain, type ChainWeights } from '../chains/index.js';
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
-import { findFitting, type Catalogue, type JobDocument, type Port } from '../job/index.js';
+import { findFitting, userOfPort, type Catalogue, type JobDocument, type Port } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import type { AssembledEnd, LineProblem } from './assembled-line.js';
-import { userOfPort } from './port-user.js';
 
 /** A free port that takes a sensor, and how. */
 export interface SensorPlace {

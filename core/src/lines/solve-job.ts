@@ -7,7 +7,7 @@ import { partsOf, waysToHoseEnd, type Way } from './ways.js';
 /** Which ends of a job are solved. */
 export interface JobQuery {
   readonly weights: ChainWeights;
-  /** Ends that have a way that seals are solved anew as well; checked lines never are. */
+  /** Ends that have a way that seals are solved anew as well; those of checked lines never are. */
   readonly decidedToo?: boolean;
 }
 
@@ -109,14 +109,14 @@ interface EndToSolve {
 }
 
 function endsToSolve(line: Line, document: JobDocument, catalogue: Catalogue, { decidedToo }: JobQuery): EndToSolve[] {
-  if (line.checked) return [];
-  const leaks = assembleLine(line, document, catalogue).problems.filter((p) => p.severity === 'leak');
+  // a sensor that leaks in its new place is not put right by a way at this end
+  const leaks = assembleLine(line, document, catalogue).problems.filter((p) => p.severity === 'leak' && p.code !== 'sensor');
   return (['A', 'B'] as const)
     .map((side): EndToSolve => {
       const leak = leaks.find((p) => p.side === side);
       return { line, side, end: side === 'A' ? line.endA : line.endB, ...(leak ? { leaks: leak.message } : {}) };
     })
-    .filter(({ end, leaks: leak }) => end.fittings === null || leak !== undefined || decidedToo);
+    .filter(({ end, leaks: leak }) => leak !== undefined || (!line.checked && (end.fittings === null || decidedToo)));
 }
 
 /** The ways of the fewest joints; or in words why there is none. */

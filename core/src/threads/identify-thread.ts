@@ -3,7 +3,7 @@ import { basicDiameter, measuredSpan } from './measured-span.js';
 import { checkMeasurement, type CheckedMeasurement, type ThreadMeasurement } from './measurement.js';
 import { alsoCalled, measurableThreads } from './thread-library.js';
 import type { Thread, ThreadSystem } from './thread.js';
-import { expectedTrial, trialInWords, trialLikelihood, trialResults } from './trial.js';
+import { expectedTrial, strangerLikelihood, trialInWords, trialLikelihood } from './trial.js';
 
 /** What a trial says of a candidate. */
 export interface TrialOfCandidate {
@@ -59,7 +59,8 @@ export function identifyThread(measurement: ThreadMeasurement): ThreadCandidate[
     .map((thread) => ({ thread, weight: likelihood(thread, m) }))
     .filter(({ weight }) => weight > 0);
   const strangers =
-    (m.diameterMm === undefined ? 0.002 : STRANGER * (m.pitchMm === undefined ? 1 : 0.2)) * trialResults.length ** -m.trials.length;
+    (m.diameterMm === undefined ? 0.002 : STRANGER * (m.pitchMm === undefined ? 1 : 0.2)) *
+    m.trials.reduce((share, trial) => share * strangerLikelihood(trial), 1);
   const total = weighed.reduce((sum, { weight }) => sum + weight, strangers);
   const ranked = weighed
     .map(({ thread, weight }) => ({ thread, score: weight / total, off: distanceFrom(thread, m) }))

@@ -48,6 +48,11 @@ export function trialLikelihood(thread: Thread, side: Side, { known, result, tur
   return (chances.binds - MISFELT) * sure + MISFELT / MOST_TURNS;
 }
 
+/** How likely a trial ends as it did on a thread that nobody knows. */
+export function strangerLikelihood({ turns }: ThreadTrial): number {
+  return 1 / trialResults.length / (turns === undefined ? 1 : MOST_TURNS);
+}
+
 /** What a trial with a known part would most likely show. @throws {UnknownThreadError} */
 export function expectedTrial(thread: Thread | string, side: Side, known: string): TrialOutcome {
   const { chances, turns } = chancesOf(...pair(typeof thread === 'string' ? parseThread(thread) : thread, side, known));

@@ -6,7 +6,6 @@ import {
   compounds,
   connectorName,
   connectorThread,
-  ConnectorSyntaxError,
   fit,
   flareTorques,
   formatConnector,
@@ -15,17 +14,16 @@ import {
   inWords,
   jointDrawing,
   mate,
-  parseConnector,
   sealants,
   studTorques,
   threadPairDrawing,
-  type Connector,
   type Mating,
 } from '@gewinde/core';
 import { map } from 'rxjs';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { NotationInput } from '../shared/notation-input';
+import { readNotation } from '../shared/read-notation';
 import { SealGlyph } from '../shared/seal-glyph';
 
 const OIL_WORDS = { good: 'yes', short: 'not for long', never: 'never' } as const;
@@ -53,7 +51,7 @@ export class PairCheck {
     initialValue: this.form.getRawValue(),
   });
   protected readonly pair = computed(() => {
-    const [a, b] = [read(this.typed().first), read(this.typed().second)];
+    const [a, b] = [this.typed().first, this.typed().second].map((text) => readNotation(text).connector);
     return a && b ? ([a, b] as const) : null;
   });
   protected readonly mating = computed(() => {
@@ -146,14 +144,5 @@ export class PairCheck {
   protected swap(): void {
     const { first, second } = this.form.getRawValue();
     this.form.setValue({ first: second, second: first });
-  }
-}
-
-function read(text: string): Connector | null {
-  try {
-    return parseConnector(text);
-  } catch (error) {
-    if (error instanceof ConnectorSyntaxError) return null;
-    throw error;
   }
 }

@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { type AbstractControl, FormControl, FormGroup, FormRecord, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
+import { FormControl, FormGroup, FormRecord, ReactiveFormsModule } from '@angular/forms';
 import {
-  ConnectorSyntaxError,
   findFitting,
   formatConnector,
   materials,
@@ -18,6 +17,7 @@ import { filter, map } from 'rxjs';
 import { type Choice, ChoiceField, plainChoices } from '../shared/choice-field';
 import { PartPicker } from '../shared/part-picker';
 import { QuantityInput } from '../shared/quantity-input';
+import { endNotation } from '../shared/read-notation';
 import { TextField } from '../shared/text-field';
 
 /** What is asked of the chain at one end beside that it seals. Every change solves anew, in place. */
@@ -45,7 +45,7 @@ export class WishesPanel {
     bore: new FormControl<number | null>(null),
     stack: new FormControl<number | null>(null),
     most: new FormControl(USUAL_MOST_FITTINGS, { nonNullable: true }),
-    branch: new FormControl('', { nonNullable: true, updateOn: 'blur', validators: [branchNotation] }),
+    branch: new FormControl('', { nonNullable: true, updateOn: 'blur', validators: [endNotation] }),
     keep: new FormControl(false, { nonNullable: true }),
     metals: new FormRecord(Object.fromEntries(materials.map((metal) => [metal, new FormControl(false, { nonNullable: true })]))),
   });
@@ -124,15 +124,4 @@ function tidy(wishes: Wishes): Wishes {
       return value === undefined || (Array.isArray(value) && value.length === 0) ? [] : [[key, value]];
     }),
   );
-}
-
-function branchNotation({ value }: AbstractControl<string>): ValidationErrors | null {
-  if (value.trim() === '') return null;
-  try {
-    parseConnector(value);
-    return null;
-  } catch (error) {
-    if (!(error instanceof ConnectorSyntaxError)) throw error;
-    return { said: `${error.message} ${error.hint}` };
-  }
 }

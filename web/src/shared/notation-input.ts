@@ -1,18 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, output, viewChild } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { type AbstractControl, type FormControl, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
-import {
-  ConnectorSyntaxError,
-  describeConnector,
-  formatConnector,
-  formatQuantity,
-  parseConnector,
-  portDrawing,
-  type Connector,
-  type UnitSystem,
-} from '@gewinde/core';
+import { describeConnector, formatConnector, formatQuantity, portDrawing, type Connector, type UnitSystem } from '@gewinde/core';
 import { switchMap } from 'rxjs';
 import { DrawingView } from './drawing';
+import { readNotation } from './read-notation';
 
 let inputs = 0;
 
@@ -47,7 +39,7 @@ export class NotationInput {
     this.events();
     return (this.control().getError('refused') as string | null) ?? null;
   });
-  protected readonly reading = computed(() => read(this.text()));
+  protected readonly reading = computed(() => readNotation(this.text()));
   readonly connector = computed(() => this.reading().connector);
   protected readonly error = computed(() => this.reading().error);
   protected readonly words = computed(() => {
@@ -117,14 +109,5 @@ export class NotationInput {
 
 /** A port's notation must read; what is wrong is shown by the field itself. */
 export function readable(control: AbstractControl<string>): ValidationErrors | null {
-  return read(control.value).connector ? null : { notation: true };
-}
-
-function read(text: string): { connector: Connector | null; error: ConnectorSyntaxError | null } {
-  try {
-    return { connector: parseConnector(text), error: null };
-  } catch (error) {
-    if (error instanceof ConnectorSyntaxError) return { connector: null, error };
-    throw error;
-  }
+  return readNotation(control.value).connector ? null : { notation: true };
 }

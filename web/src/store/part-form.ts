@@ -3,13 +3,11 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { type AbstractControl, FormArray, FormControl, FormGroup, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
 import {
   checkFitting,
-  ConnectorSyntaxError,
   fittingDrawing,
   fittingKinds,
   formatConnector,
   materials,
   newPart,
-  parseConnector,
   type CataloguePart,
   type Connector,
   type Fitting,
@@ -32,6 +30,7 @@ import { type Choice, ChoiceField } from '../shared/choice-field';
 import { DrawingView } from '../shared/drawing';
 import { refuse } from '../shared/field-problem';
 import { QuantityInput } from '../shared/quantity-input';
+import { endNotation, readNotation } from '../shared/read-notation';
 import { TextField } from '../shared/text-field';
 
 const text = (...validators: ((control: AbstractControl<string>) => ValidationErrors | null)[]) =>
@@ -125,13 +124,13 @@ export class PartForm {
   private readonly connectors = computed(() =>
     this.values()
       .ends.filter((e) => e.trim() !== '')
-      .map(connectorOf)
+      .map((text) => readNotation(text).connector)
       .filter((c): c is Connector => c !== null),
   );
   /** The whole part as it would be saved. */
   protected readonly whole = computed((): Fitting | undefined => {
     const said = this.values();
-    if (said.ends.some((e) => e.trim() !== '' && connectorOf(e) === null) || this.connectors().length === 0) return undefined;
+    if (said.ends.some((e) => e.trim() !== '' && readNotation(e).connector === null) || this.connectors().length === 0) return undefined;
     return newPart({ ...this.kept(), ...given(said), ends: this.connectors() });
   });
   protected readonly drawing = computed(() => {
@@ -255,24 +254,4 @@ function given(said: ReturnType<PartForm['form']['getRawValue']>): Partial<Fitti
 
 function compact(fields: { [K in keyof Fitting]?: Fitting[K] | undefined }): Partial<Fitting> {
   return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
-}
-
-function connectorOf(value: string): Connector | null {
-  try {
-    return parseConnector(value);
-  } catch (error) {
-    if (error instanceof ConnectorSyntaxError) return null;
-    throw error;
-  }
-}
-
-function endNotation({ value }: AbstractControl<string>): ValidationErrors | null {
-  if (value.trim() === '') return null;
-  try {
-    parseConnector(value);
-    return null;
-  } catch (error) {
-    if (!(error instanceof ConnectorSyntaxError)) throw error;
-    return { said: `${error.message} ${error.suggestion ? `Did you mean "${error.suggestion}"?` : error.hint}` };
-  }
 }

@@ -20,6 +20,7 @@ import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { refuse } from '../shared/field-problem';
 import { NotationInput, readable } from '../shared/notation-input';
+import { readNotation } from '../shared/read-notation';
 import { TextField } from '../shared/text-field';
 
 /** One line of notation makes a port; with a port to edit, changes it. */
@@ -157,7 +158,7 @@ export class PortForm {
 
   private misfitOf(): string | undefined {
     const { notation, sensorName, sensorNotation } = this.form.getRawValue();
-    const [connector, own] = [connectorOf(notation), connectorOf(sensorNotation)];
+    const [connector, own] = [notation, sensorNotation].map((text) => readNotation(text).connector);
     return connector && own ? sensorMisfit({ connector, sensor: { name: sensorName, connector: own, movedTo: null } }) : undefined;
   }
 
@@ -168,14 +169,5 @@ export class PortForm {
         ?.ports.filter((p) => p.componentId === this.component().id)
         .map((p) => p.label) ?? [];
     for (let n = taken.length + 1; ; n++) if (!taken.includes(`port ${n}`)) return `port ${n}`;
-  }
-}
-
-function connectorOf(notation: string): Connector | undefined {
-  try {
-    return parseConnector(notation);
-  } catch (error) {
-    if (error instanceof ConnectorSyntaxError) return undefined;
-    throw error;
   }
 }
