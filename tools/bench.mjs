@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { performance } from 'node:perf_hooks';
+import { benchAssembly } from './bench-assembly.mjs';
 import { benchChains, largeCatalogue } from './bench-chains.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages } from './needs.mjs';
 import { throwawayServer } from './throwaway-server.mjs';
@@ -88,7 +89,13 @@ try {
   await measure(`GET a job (${document.ports.length} ports, ${document.lines.length} lines)`, 200, () => call('GET', `/api/jobs/${jobId}`));
   await measure(`GET the catalogue (${catalogue.fittings.length} fittings)`, 100, () => call('GET', '/api/catalogue'));
   await measure('a change of one line', 200, async (i) => {
-    const { put } = await change({ do: 'edit-line', id: line.id, version: line.version, set: { tapedLengthMm: 600 + i } });
+    const { put } = await change({
+      do: 'edit-piece',
+      id: line.id,
+      version: line.version,
+      piece: line.pieces[0].key,
+      set: { length: { mm: 600 + i, as: 'taped' } },
+    });
     line = put[0].row;
   });
   const componentId = document.components[0].id;
@@ -130,6 +137,7 @@ try {
     const assembled = core.assembleLine(document.lines[i % document.lines.length], document, catalogue);
     core.runSheet(assembled, { width: 780, height: 362, jobNumber: '2403', system: 'metric' });
   });
+  await benchAssembly(core, measure, document, catalogue);
   await benchChains(core, measure);
   const rows = largeCatalogue(core, 10_000);
   await measure('findParts in 10,000, another letter each time', 200, (i) =>

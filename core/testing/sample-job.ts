@@ -1,15 +1,21 @@
 import {
+  asKept,
+  assembleJob,
   findHoseEnd,
+  reversedWay,
   parseConnector,
   standardFittings,
   standardHoseEnds,
   standardHoses,
   waysToHoseEnd,
+  type AssembledJob,
   type Catalogue,
   type Component,
   type JobDocument,
   type Line,
-  type LineEnd,
+  type KeptWay,
+  type Piece,
+  type Placed,
   type Port,
 } from '@gewinde/core';
 
@@ -20,23 +26,23 @@ export const catalogue: Catalogue = {
   hoseEnds: standardHoseEnds().map((e) => ({ ...e, priceMinor: 1500 })),
 };
 
-const port = (id: string, componentId: string, notation: string, position: number): Port => ({
+const port = (id: string, componentId: string, notation: string, order: number): Port => ({
   id,
   jobId: 'job',
   componentId,
   label: `port ${id}`,
   connector: parseConnector(notation),
   note: '',
-  position,
+  order,
   version: 1,
 });
-const component = (id: string, kind: Component['kind'], position: number): Component => ({
+const component = (id: string, kind: Component['kind'], order: number): Component => ({
   id,
   jobId: 'job',
   kind,
   name: kind,
   note: '',
-  position,
+  order,
   version: 1,
 });
 
@@ -49,55 +55,86 @@ export const ports = {
   can: port('can', 'turbo', 'barb 5/8', 2),
 };
 
-/** A line end with the first way that seals, or none. */
-export function endOn(
-  p: Port,
-  construction: string,
-  dash: number,
-  angleDeg: LineEnd['angleDeg'],
-  way: 'first' | 'none' = 'first',
-): LineEnd {
-  const hoseEnd = findHoseEnd(catalogue, construction, dash, angleDeg)!;
-  const fittings = way === 'none' ? null : waysToHoseEnd(p, hoseEnd, catalogue, { limit: 1 }).ways[0]!.fittings.map((l) => ({ ...l }));
-  return { portId: p.id, angleDeg, fittings };
+type Link = Omit<Placed, 'key'>;
+
+/** A line with other fittings at one of its ways; null for none chosen. */
+export function withWay(line: Line, at: number, fittings: readonly Link[] | null, branches: KeptWay['branches'] = []): Line {
+  const keys = ['m', 'n', 'o', 'p', 'q', 'r'];
+  let given = 0;
+  const key = (): string => `${at}${keys[given++]!}`;
+  const chosen = fittings && {
+    fittings: fittings.map((link) => ({ key: key(), ...link })),
+    branches: branches.map((b) => ({ ...b, fittings: b.fittings.map((link) => ({ key: key(), ...link })) })),
+  };
+  return { ...line, ways: line.ways.map((way, i) => (i === at ? { ...way, chosen } : way)) };
 }
 
-export function line(number: number, change: Partial<Line> & Pick<Line, 'endA' | 'endB'>): Line {
-  return {
+/** A line with something else said of one of its pieces. */
+export function withPiece(line: Line, change: Partial<Piece>, at = 0): Line {
+  return { ...line, pieces: line.pieces.map((piece, i) => (i === at ? { ...piece, ...change } : piece)) };
+}
+
+/** A line with the end of another angle at A or B of its only hose. */
+export function withAngle(line: Line, side: 'A' | 'B', angleDeg: number): Line {
+  const { hose } = line.pieces[0]!;
+  return withPiece(line, { [`end${side}`]: hose!.replace('hose', 'end') + `-${angleDeg}` });
+}
+
+interface Said {
+  readonly from: Port;
+  readonly to: Port;
+  /** Construction and dash, of the standard catalogue. */
+  readonly hose: string;
+  readonly angles: readonly [number, number];
+  readonly tapedMm?: number;
+  readonly slackPercent?: number;
+}
+
+/** A line of one hose between two ports, each way the first that seals. */
+export function line(number: number, { from, to, hose, angles, tapedMm = 664, slackPercent = 0 }: Said, change: Partial<Line> = {}): Line {
+  const end = (angle: number): string => `end-${hose}-${angle}`;
+  const bare: Line = {
     id: `line${number}`,
     jobId: 'job',
     number,
     name: `Line ${number}`,
     service: 'turbo-feed',
-    construction: 'ptfe',
-    dash: 6,
-    tapedLengthMm: 664,
-    slackPercent: 0,
-    checked: false,
+    portA: from.id,
+    portB: to.id,
+    pieces: [
+      {
+        key: 'p1',
+        hose: `hose-${hose}`,
+        endA: end(angles[0]),
+        endB: end(angles[1]),
+        length: { mm: tapedMm, as: 'taped' },
+        slackPercent,
+        source: 'cut',
+      },
+    ],
+    ways: [{ chosen: null }, { chosen: null }],
+    checked: null,
     note: '',
-    position: number,
+    order: number,
     version: 3,
     ...change,
   };
+  const way = (p: Port, id: string) => asKept(waysToHoseEnd(p, findHoseEnd(catalogue, id)!, catalogue, { limit: 1 }).ways[0]!);
+  const [a, b] = [way(from, end(angles[0])), reversedWay(way(to, end(angles[1])))];
+  return withWay(withWay(bare, 0, a.fittings, a.branches), 1, b.fittings, b.branches);
 }
 
-export const feed = line(1, { endA: endOn(ports.gallery, 'ptfe', 6, 0), endB: endOn(ports.inlet, 'ptfe', 6, 45) });
-export const drain = line(2, {
-  service: 'turbo-drain',
-  dash: 10,
-  endA: endOn(ports.drain, 'ptfe', 10, 90),
-  endB: endOn(ports.pan, 'ptfe', 10, 45),
-  tapedLengthMm: 400,
-  slackPercent: 2,
-});
-export const breather = line(3, {
-  service: 'breather',
-  construction: 'fuel',
-  dash: 10,
-  endA: endOn(ports.vent, 'fuel', 10, 0),
-  endB: endOn(ports.can, 'fuel', 10, 0),
-  tapedLengthMm: 500,
-});
+export const feed = line(1, { from: ports.gallery, to: ports.inlet, hose: 'ptfe-6', angles: [0, 45] });
+export const drain = line(
+  2,
+  { from: ports.drain, to: ports.pan, hose: 'ptfe-10', angles: [90, 45], tapedMm: 400, slackPercent: 2 },
+  { service: 'turbo-drain' },
+);
+export const breather = line(
+  3,
+  { from: ports.vent, to: ports.can, hose: 'fuel-10', angles: [0, 0], tapedMm: 500 },
+  { service: 'breather' },
+);
 
 export const document: JobDocument = {
   job: { id: 'job', number: '2403', name: 'Sample', description: '', archived: false, version: 1, updatedAt: '2026-01-01T00:00:00.000Z' },
@@ -105,3 +142,8 @@ export const document: JobDocument = {
   ports: Object.values(ports),
   lines: [feed, drain, breather],
 };
+
+/** The job put together, with other lines where they are given. */
+export function jobOf(lines: readonly Line[] = document.lines, change: Partial<JobDocument> = {}): AssembledJob {
+  return assembleJob({ ...document, lines: [...lines], ...change }, catalogue);
+}

@@ -1,8 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
-import axe, { type AxeResults } from 'axe-core';
+import { expect, test } from '@playwright/test';
+import { expectNoFault } from './no-fault.js';
 import { jobByNumber } from './shop.js';
-
-declare const window: Window & { axe: { run: (options: object) => Promise<AxeResults> } };
 
 const views = [
   ['board', ''],
@@ -12,16 +10,6 @@ const views = [
   ['order', 'order'],
 ] as const;
 const benches = ['name', 'pair', 'matrix', 'drill'] as const;
-
-/** In the dark theme the page is the same but for its colours. */
-async function expectNoFault(page: Page, theme: 'light' | 'dark'): Promise<void> {
-  await page.evaluate(axe.source);
-  const rules = theme === 'light' ? ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] : { type: 'rule', values: ['color-contrast'] };
-  const { violations } = await page.evaluate((runOnly) => window.axe.run({ runOnly }), rules);
-  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`).join(' | ')}`)).toEqual(
-    [],
-  );
-}
 
 for (const theme of ['light', 'dark'] as const) {
   // the dark inks are the same in every view: the densest one shows them all

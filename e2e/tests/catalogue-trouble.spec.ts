@@ -13,8 +13,8 @@ test('wishes made while the server is away are kept on the screen and sent when 
   await expect(page.getByRole('status').filter({ hasText: 'not saved yet, kept here' })).toBeVisible();
   await page.unroute('**/api/jobs/*/changes');
   await expect(saved(page)).toBeVisible();
-  const kept = (await jobByNumber(request, 'T-1')).lines.find((l) => l.id === line.id) as unknown as { endA: { wishes: object } };
-  expect(kept.endA.wishes).toEqual({ turnDeg: 90 });
+  const kept = (await jobByNumber(request, 'T-1')).lines.find((l) => l.id === line.id) as unknown as { ways: { wishes: object }[] };
+  expect(kept.ways[0]!.wishes).toEqual({ turnDeg: 90 });
 });
 
 test('two people edit one part: the second is shown that it has changed, and loses nothing of what was typed', async ({

@@ -69,7 +69,7 @@ test('an answer that is lost on the way does no harm: the change is known again 
   expect(lost).toBeGreaterThan(1);
   await expect(page.getByRole('dialog')).toBeHidden();
   const [line] = (await jobByNumber(request, 'D-7')).lines.filter((l) => l.number === 4);
-  expect([line!.tapedLengthMm, line!.version]).toEqual([701, lines[3]!.version + 1]);
+  expect([line!.pieces[0]!.length!.mm, line!.version]).toEqual([701, lines[3]!.version + 1]);
 });
 
 test('one job after another, quickly: the address and what is shown are of one job', async ({ page, request }) => {
@@ -96,11 +96,12 @@ test('theirs is taken when that is what is wanted', async ({ page, request }) =>
   await deaf(page);
   await page.goto(`/job/${job.id}/lines/${line.id}`);
   await expect(page.getByLabel('Name of the line')).toHaveValue('Tank to pump');
-  await elsewhere(request, job.id, { do: 'edit-line', id: line.id, version: line.version, set: { tapedLengthMm: 1234 } });
+  const set = { length: { mm: 1234, as: 'taped' } };
+  await elsewhere(request, job.id, { do: 'edit-piece', id: line.id, version: line.version, piece: line.pieces[0]!.key, set });
   await page.getByLabel('Taped length').fill('1300');
   await page.getByLabel('Taped length').press('Enter');
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('row', { name: /Taped length/ })).toContainText('1234');
+  await expect(dialog.getByRole('row', { name: /Length/ })).toContainText('1234');
   await dialog.getByRole('button', { name: 'Take theirs' }).click();
   await expect(page.getByLabel('Taped length')).toHaveValue(/^1234/);
   await page.reload();
@@ -122,7 +123,9 @@ test('quick changes one after another all arrive, in their order', async ({ page
   }
   await page.getByRole('combobox', { name: 'Service' }).selectOption({ label: 'Return' });
   await expect(saved(page)).toBeVisible();
-  await expect.poll(async () => (await jobByNumber(request, 'D-3')).lines[3]).toMatchObject({ tapedLengthMm: 740, service: 'return' });
+  await expect
+    .poll(async () => (await jobByNumber(request, 'D-3')).lines[3])
+    .toMatchObject({ pieces: [{ length: { mm: 740 } }], service: 'return' });
   await expect(page.getByRole('dialog')).toBeHidden();
 });
 

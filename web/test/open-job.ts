@@ -41,6 +41,7 @@ export interface OpenJob {
 export async function openSampleJob(
   change: Partial<JobDocument> = {},
   live: Pick<LiveStream, 'listen'> = { listen: () => NEVER },
+  shop: Partial<typeof shopAt0> = {},
 ): Promise<OpenJob> {
   TestBed.resetTestingModule();
   localStorage.clear();
@@ -59,7 +60,7 @@ export async function openSampleJob(
   const messages: Message[] = [];
   TestBed.inject(Messages).said$.subscribe((m) => messages.push(m));
   TestBed.inject(ShopStore);
-  http.expectOne('/api/catalogue').flush(shopAt0);
+  http.expectOne('/api/catalogue').flush({ ...shopAt0, ...shop });
   store.open('job');
   http.expectOne('/api/jobs/job').flush({ document: { ...document, ...change }, at: 0 });
   await settle();

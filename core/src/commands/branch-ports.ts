@@ -1,42 +1,54 @@
 import type { Connector } from '../connectors/index.js';
 import { sameConnector } from '../connectors/index.js';
-import type { Line, LineBranch, LineEnd, Port } from '../job/index.js';
+import {
+  branchPorts,
+  findFitting,
+  type Catalogue,
+  type ChosenWay,
+  type Line,
+  type LineBranch,
+  type LineWay,
+  type Port,
+} from '../job/index.js';
 import type { JobDraft } from './job-draft.js';
-import { branchPorts } from './port-uses.js';
 
 /**
- * An open end given to another line gets a port that stands for it. A port of this end that the new way no longer names is taken over,
+ * An open end given to another line gets a port that stands for it. A port of this way that the new one no longer names is taken over,
  * so that the line that runs from it stays on.
  */
 export function settleBranchPorts(draft: JobDraft, before: Line, line: Line): Line {
-  if (!draft.context.parts) return line;
-  const settle = (end: LineEnd, was: LineEnd, side: 'A' | 'B'): LineEnd => {
-    if (!end.branches?.some((b) => b.to === 'line' && !b.portId)) return end;
+  const { parts } = draft.context;
+  if (!parts) return line;
+  const settle = (way: LineWay, at: number): LineWay => {
+    if (!way.chosen?.branches.some((b) => b.to === 'line' && !b.portId)) return way;
+    const { chosen } = way;
     const named = new Set(branchPorts(line));
-    const free = branchPorts({ ...before, endA: was, endB: { ...was, branches: [] } }).filter((id) => !named.has(id));
-    const branches = end.branches.map((branch): LineBranch => {
+    const free = branchPorts({ ways: before.ways.slice(at, at + 1) }).filter((id) => !named.has(id));
+    const branches = chosen.branches.map((branch): LineBranch => {
       if (branch.to !== 'line' || branch.portId) return branch;
-      const connector = openConnector(draft, end, branch);
+      const connector = openConnector(parts, chosen, branch);
       if (!connector) return branch;
       const kept = free.shift();
-      const port = kept === undefined ? addPort(draft, line, end, connector, side) : keepPort(draft, kept, connector);
+      const port = kept === undefined ? addPort(draft, line, at, connector) : keepPort(draft, kept, connector);
       return { ...branch, portId: port.id };
     });
-    return { ...end, branches };
+    return { ...way, chosen: { ...chosen, branches } };
   };
-  return { ...line, endA: settle(line.endA, before.endA, 'A'), endB: settle(line.endB, before.endB, 'B') };
+  return { ...line, ways: line.ways.map(settle) };
 }
 
-function addPort(draft: JobDraft, line: Line, end: LineEnd, connector: Connector, side: 'A' | 'B'): Port {
-  const { componentId } = draft.row('port', end.portId);
+/** It hangs on the component that its way is nearest to. */
+function addPort(draft: JobDraft, line: Line, at: number, connector: Connector): Port {
+  const last = at > 0 && at === line.ways.length - 1;
+  const { componentId } = draft.row('port', last ? line.portB : line.portA);
   const port: Port = {
     id: draft.context.newId(),
     jobId: draft.jobId,
     componentId,
-    label: `branch of L${line.number}, end ${side}`,
+    label: `branch of L${line.number}${at === 0 ? ', end A' : last ? ', end B' : ''}`,
     connector,
     note: '',
-    position: draft.nextPosition(draft.document.ports.filter((p) => p.componentId === componentId)),
+    order: draft.nextOrder(draft.document.ports.filter((p) => p.componentId === componentId)),
     openEnd: true,
     version: 1,
   };
@@ -51,9 +63,9 @@ function keepPort(draft: JobDraft, id: string, connector: Connector): Port {
 }
 
 /** What the branch ends in: the open end itself, or the last adapter on it. */
-function openConnector({ context }: JobDraft, end: LineEnd, branch: LineBranch): Connector | undefined {
+function openConnector(parts: Catalogue, { fittings }: ChosenWay, branch: LineBranch): Connector | undefined {
   const last = branch.fittings[branch.fittings.length - 1];
-  const tee = end.fittings?.[branch.at];
-  if (last) return context.parts?.fitting(last.id)?.ends[last.outEnd];
-  return tee && context.parts?.fitting(tee.id)?.ends[branch.end];
+  const tee = fittings[branch.at];
+  if (last) return findFitting(parts, last.id)?.ends[last.outEnd];
+  return tee && findFitting(parts, tee.id)?.ends[branch.end];
 }

@@ -1,7 +1,19 @@
 import { Type, type Static } from 'typebox';
-import { ChainLinkSchema } from '../chains/index.js';
-import { ComponentFields, JobFields, LineBranchSchema, LineFields, PortFields, SensorSchema } from '../job/index.js';
-import { OneKindOf, OneOf, Uuid } from '../schema/index.js';
+import {
+  CheckedSchema,
+  ComponentFields,
+  JobFields,
+  KeptWaySchema,
+  LineFields,
+  LineWaySchema,
+  MOST_PIECES,
+  PieceLengthSchema,
+  PieceSchema,
+  PlaceKeySchema,
+  PortFields,
+  SensorSchema,
+} from '../job/index.js';
+import { OneKindOf, Uuid, without } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: 36 });
 /** For a new row: an id of the sender's own choice, so that later commands of the same change can name it. */
@@ -20,6 +32,11 @@ export const SensorFieldsSchema = Type.Object(
 const SensorOrNone = Type.Union([SensorFieldsSchema, Type.Null()]);
 const component = ComponentFields.properties;
 const port = PortFields.properties;
+const lineRow = { id: Id, version: Version };
+const WayIndex = Type.Integer({ minimum: 0, maximum: MOST_PIECES });
+const PartId = Type.String({ minLength: 1, maxLength: 80 });
+/** What stood beside it when it was taped is the command's to say. */
+const TapedLength = Type.Object(without(PieceLengthSchema.properties, 'over'), strict);
 
 export const commandSchemas = {
   'edit-job': Type.Object({ do: Type.Literal('edit-job'), version: Version, set: Type.Partial(JobFields, strict) }, strict),
@@ -53,7 +70,7 @@ export const commandSchemas = {
       id: Id,
       version: Version,
       set: Type.Partial(
-        Type.Object({ label: port.label, notation: Notation, note: port.note, position: port.position, sensor: SensorOrNone }),
+        Type.Object({ label: port.label, notation: Notation, note: port.note, order: port.order, sensor: SensorOrNone }),
         strict,
       ),
     },
@@ -70,22 +87,54 @@ export const commandSchemas = {
       service: LineFields.properties.service,
       fromPortId: Id,
       toPortId: Id,
+      /** False for fittings alone between the two ports. */
+      hose: Type.Optional(Type.Boolean()),
     },
     strict,
   ),
-  'edit-line': Type.Object({ do: Type.Literal('edit-line'), id: Id, version: Version, set: Type.Partial(LineFields, strict) }, strict),
-  'take-way': Type.Object(
+  'edit-line': Type.Object(
     {
-      do: Type.Literal('take-way'),
-      id: Id,
-      version: Version,
-      side: OneOf(['A', 'B']),
-      fittings: Type.Array(ChainLinkSchema, { maxItems: 6 }),
-      branches: Type.Array(LineBranchSchema, { maxItems: 12 }),
+      do: Type.Literal('edit-line'),
+      ...lineRow,
+      set: Type.Partial(Type.Object(without(LineFields.properties, 'pieces', 'ways', 'checked'), strict), strict),
     },
     strict,
   ),
-  'delete-line': Type.Object({ do: Type.Literal('delete-line'), id: Id, version: Version }, strict),
+  'edit-piece': Type.Object(
+    {
+      do: Type.Literal('edit-piece'),
+      ...lineRow,
+      piece: PlaceKeySchema,
+      set: Type.Partial(
+        Type.Object({ ...without(PieceSchema.properties, 'key'), length: Type.Union([TapedLength, Type.Null()]) }, strict),
+        strict,
+      ),
+    },
+    strict,
+  ),
+  'take-way': Type.Object({ do: Type.Literal('take-way'), ...lineRow, at: WayIndex, ...KeptWaySchema.properties }, strict),
+  'edit-way': Type.Object(
+    {
+      do: Type.Literal('edit-way'),
+      ...lineRow,
+      at: WayIndex,
+      set: Type.Partial(Type.Object(without(LineWaySchema.properties, 'chosen'), strict), strict),
+    },
+    strict,
+  ),
+  /** A piece becomes two with a way between them, to be solved with this part in it. */
+  'break-line': Type.Object(
+    { do: Type.Literal('break-line'), ...lineRow, piece: PlaceKeySchema, use: Type.Optional(Type.Array(PartId, { maxItems: 3 })) },
+    strict,
+  ),
+  /** The way between two pieces goes, and they are one piece again. */
+  'join-line': Type.Object({ do: Type.Literal('join-line'), ...lineRow, at: WayIndex }, strict),
+  /** A hose into a way, which becomes two. */
+  'add-piece': Type.Object({ do: Type.Literal('add-piece'), ...lineRow, at: WayIndex }, strict),
+  /** A hose out of the line: the ways on both sides become one. */
+  'remove-piece': Type.Object({ do: Type.Literal('remove-piece'), ...lineRow, piece: PlaceKeySchema }, strict),
+  'check-line': Type.Object({ do: Type.Literal('check-line'), ...lineRow, checked: Type.Union([CheckedSchema, Type.Null()]) }, strict),
+  'delete-line': Type.Object({ do: Type.Literal('delete-line'), ...lineRow }, strict),
 };
 
 export type CommandName = keyof typeof commandSchemas;

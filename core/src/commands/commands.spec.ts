@@ -1,18 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { catalogue, document, endOn, feed, ports } from '../../testing/sample-job.js';
+import { catalogue, document, feed, ports } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
-import { findFitting, findHose, differenceOf, type JobDocument, type Line, type Port } from '../job/index.js';
+import { differenceOf, type JobDocument, type Port } from '../job/index.js';
 import { freeName } from './free-name.js';
 import { CommandError, rowIds, runCommands, type Command, type CommandContext } from './index.js';
 
 const KEY = '11111111-2222-4333-8444-0000000000fe';
-const context = (): CommandContext => ({
-  newId: rowIds(randomUUID()),
-  parts: {
-    fitting: (id) => findFitting(catalogue, id),
-    hasHose: (construction, dash) => findHose(catalogue, construction, dash) !== undefined,
-  },
-});
+const context = (): CommandContext => ({ newId: rowIds(randomUUID()), parts: catalogue });
 const run = (commands: Command | Command[], d: JobDocument = document) => runCommands(d, [commands].flat(), context());
 const refused = (commands: Command | Command[], d: JobDocument = document): CommandError => {
   try {
@@ -62,8 +56,8 @@ describe('commands', () => {
   });
 
   it('give a row one new version a change, however often it is touched', () => {
-    const way = (side: 'A' | 'B'): Command => ({ do: 'take-way', id: 'line1', version: 3, side, fittings: [], branches: [] });
-    const done = run([way('A'), way('B')]);
+    const way = (at: number): Command => ({ do: 'take-way', id: 'line1', version: 3, at, fittings: [], branches: [] });
+    const done = run([way(0), way(1)]);
     expect(done.document.lines[0]!.version).toBe(4);
     expect(done.label).toBe('Take the ways of 2 ends');
     expect(differenceOf(document, done.document)).toMatchObject({
@@ -86,8 +80,9 @@ describe('commands', () => {
   it('say what they did', () => {
     const label = (command: Command) => run(command).label;
     expect(label({ do: 'edit-job', version: 1, set: { archived: true } })).toBe('Archive job 2403');
-    expect(label({ do: 'edit-line', id: 'line1', version: 3, set: { tapedLengthMm: 5, note: '' } })).toBe(
-      'Edit L1 Line 1: taped length, note',
+    expect(label({ do: 'edit-line', id: 'line1', version: 3, set: { name: 'Line 1', note: '' } })).toBe('Edit L1 Line 1: name, note');
+    expect(label({ do: 'edit-piece', id: 'line1', version: 3, piece: 'p1', set: { length: null, slackPercent: 3 } })).toBe(
+      'Edit L1 Line 1: length, slack',
     );
     expect(label({ do: 'delete-line', id: 'line2', version: 3 })).toBe('Delete L2 Line 2');
   });
@@ -103,10 +98,13 @@ describe('lines', () => {
     expect(made).toMatchObject({
       number: 4,
       name: 'Breather',
-      construction: null,
-      checked: false,
-      endA: { portId: 'free', fittings: null },
+      pieces: [{ hose: null, endA: null, endB: null, length: null, source: 'cut' }],
+      ways: [{ chosen: null }, { chosen: null }],
+      checked: null,
+      portA: 'free',
     });
+    const bare = run({ do: 'add-line', service: 'cooler', hose: false, fromPortId: 'free', toPortId: 'free2' }, d).document.lines[3]!;
+    expect(bare).toMatchObject({ pieces: [], ways: [{ chosen: null }] });
   });
 
   it.each<[string, Command, string, RegExp]>([
@@ -120,42 +118,53 @@ describe('lines', () => {
     ['on a port of no job', { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'x' }, 'not-found', /not in this job/],
     [
       'of a hose nobody makes',
-      { do: 'edit-line', id: 'line1', version: 3, set: { construction: 'string' } },
+      { do: 'edit-piece', id: 'line1', version: 3, piece: 'p1', set: { hose: 'string' } },
       'bad-value',
-      /no hose construction/,
+      /no hose "string"/,
     ],
-    ['of a size nobody makes', { do: 'edit-line', id: 'line1', version: 3, set: { dash: 7 } }, 'bad-value', /no such hose/],
+    [
+      'with an end nobody makes',
+      { do: 'edit-piece', id: 'line1', version: 3, piece: 'p1', set: { endA: 'end-ptfe-6-17' } },
+      'bad-value',
+      /no hose end/,
+    ],
+    [
+      'with a piece that is not there',
+      { do: 'edit-piece', id: 'line1', version: 3, piece: 'p9', set: { length: null } },
+      'not-found',
+      /no such hose/,
+    ],
+    [
+      'with a way that is not there',
+      { do: 'take-way', id: 'line1', version: 3, at: 2, fittings: [], branches: [] },
+      'not-found',
+      /no such place/,
+    ],
     ['that is not there', { do: 'delete-line', id: 'line9', version: 1 }, 'not-found', /not in this job/],
   ])('are refused %s', (_, command, code, words) => {
     const error = refused(command, withFree);
     expect([error.code, words.test(error.message)]).toEqual([code, true]);
   });
 
-  it('are no longer checked when what will be made has changed, and still when it has not', () => {
-    const checked = { ...document, lines: document.lines.map((l): Line => ({ ...l, checked: true })) };
-    const after = (set: Partial<Line>) => run({ do: 'edit-line', id: 'line1', version: 3, set }, checked).document.lines[0]!.checked;
-    expect([{ name: 'New' }, { note: 'x' }, { made: ['k'] }, { endA: { ...feed.endA, wishes: { turnDeg: 90 } } }].map(after)).toEqual([
-      true,
-      true,
-      true,
-      true,
-    ]);
-    expect([{ tapedLengthMm: 1 }, { service: 'other' as const }, { endA: endOn(ports.gallery, 'ptfe', 6, 90) }].map(after)).toEqual([
-      false,
-      false,
-      false,
-    ]);
-    expect(after({ tapedLengthMm: 1, checked: true })).toBe(true);
+  it('stay signed off until that is taken back: what changes in them is seen, not noted', () => {
+    const checked = { at: '2026-11-25T08:00:00.000Z', digest: { service: 'x' } };
+    const signed = run({ do: 'check-line', id: 'line1', version: 3, checked });
+    expect([signed.label, signed.document.lines[0]!.checked]).toEqual(['Check L1 Line 1', checked]);
+    const edited = run(
+      { do: 'edit-piece', id: 'line1', version: 4, piece: 'p1', set: { length: { mm: 1, as: 'taped' } } },
+      signed.document,
+    );
+    expect(edited.document.lines[0]!.checked).toEqual(checked);
+    expect(run({ do: 'check-line', id: 'line1', version: 4, checked: null }, signed.document).document.lines[0]!.checked).toBeNull();
   });
 
-  it('keep no branches without a way, and no pinned ways of another port', () => {
+  it('lose the way at a port that is changed, and the ways pinned for it; what is wished stays', () => {
     const pinned = [{ fittings: [], branches: [] }];
-    const set = { endA: { ...feed.endA, portId: 'free', fittings: null, branches: [], pinned } };
-    expect(run({ do: 'edit-line', id: 'line1', version: 3, set }, withFree).document.lines[0]!.endA).toEqual({
-      portId: 'free',
-      angleDeg: 0,
-      fittings: null,
-    });
+    const wishes = { turnDeg: 90 };
+    const wished = run({ do: 'edit-way', id: 'line1', version: 3, at: 0, set: { pinned, wishes } }, withFree).document;
+    expect(wished.lines[0]!.ways[0]).toEqual({ ...feed.ways[0], pinned, wishes });
+    const moved = run({ do: 'edit-line', id: 'line1', version: 4, set: { portA: 'free' } }, wished).document.lines[0]!;
+    expect(moved.ways).toEqual([{ chosen: null, wishes }, feed.ways[1]]);
   });
 });
 
@@ -169,7 +178,7 @@ describe('an open end given to another line', () => {
         do: 'take-way',
         id: 'line1',
         version: d.lines.find((l) => l.id === 'line1')!.version,
-        side: 'A',
+        at: 0,
         fittings,
         branches: [branch],
         ...more,
@@ -186,15 +195,15 @@ describe('an open end given to another line', () => {
 
   it('gets a port that stands for it', () => {
     expect(stub).toMatchObject({ label: 'branch of L1, end A', connector: parseConnector('m14x1.5 f washer'), componentId: 'block' });
-    expect(branched.lines[0]!.endA.branches).toEqual([{ ...branch, portId: stub.id }]);
+    expect(branched.lines[0]!.ways[0]!.chosen!.branches).toEqual([{ ...branch, portId: stub.id }]);
   });
 
   it('is gone with its tee, with its way and with its line', () => {
     const plain = { fittings: [], branches: [] };
     expect(take(branched, plain).ports.some((p) => p.openEnd)).toBe(false);
     expect(run({ do: 'delete-line', id: 'line1', version: 4 }, branched).document.ports.some((p) => p.openEnd)).toBe(false);
-    const set = { endA: { ...branched.lines[0]!.endA, fittings: null } };
-    expect(run({ do: 'edit-line', id: 'line1', version: 4, set }, branched).document.ports.some((p) => p.openEnd)).toBe(false);
+    const other: Command = { do: 'edit-piece', id: 'line1', version: 4, piece: 'p1', set: { hose: 'hose-ptfe-8' } };
+    expect(run(other, branched).document.ports.some((p) => p.openEnd)).toBe(false);
   });
 
   it('stays while a line runs from it, and goes with that line', () => {
@@ -206,7 +215,7 @@ describe('an open end given to another line', () => {
 
   it('is taken over by another tee at the same end, with the line that runs from it', () => {
     const turned = take(used, { fittings: [{ id: tee, inEnd: 0, outEnd: 2 }], branches: [{ ...branch, end: 1 }] });
-    expect(turned.lines[0]!.endA.branches).toEqual([{ ...branch, end: 1, portId: stub.id }]);
+    expect(turned.lines[0]!.ways[0]!.chosen!.branches).toEqual([{ ...branch, end: 1, portId: stub.id }]);
     expect(turned.ports.filter((p) => p.openEnd)).toHaveLength(1);
   });
 
@@ -224,7 +233,7 @@ describe('an open end given to another line', () => {
   ])('is refused with %s, and every port stays', (_, branches) => {
     const foreign: Port = { ...stub, id: 'foreign' };
     const d = { ...document, ports: [...document.ports, foreign] };
-    expect(refused({ do: 'take-way', id: 'line1', version: 3, side: 'A', fittings, branches }, d).code).toBe('bad-value');
+    expect(refused({ do: 'take-way', id: 'line1', version: 3, at: 0, fittings, branches }, d).code).toBe('bad-value');
   });
 
   it('cannot be deleted or given another thread by hand, nor copied as one', () => {

@@ -9,14 +9,7 @@ import { forgetPlaces, linesOn, listed } from './port-uses.js';
 export function addComponent(draft: JobDraft, { id, kind, name, note = '' }: CommandOf<'add-component'>): string {
   roomForOne(draft);
   const { components } = draft.document;
-  const made = {
-    id: id ?? draft.context.newId(),
-    jobId: draft.jobId,
-    kind,
-    name: name.trim(),
-    note,
-    position: draft.nextPosition(components),
-  };
+  const made = { id: id ?? draft.context.newId(), jobId: draft.jobId, kind, name: name.trim(), note, order: draft.nextOrder(components) };
   draft.add('component', { ...made, version: 1 });
   return `Add ${made.name}`;
 }
@@ -36,7 +29,7 @@ export function duplicateComponent(draft: JobDraft, { id, newId }: CommandOf<'du
     original.name,
     components.map((c) => c.name),
   );
-  const component = { ...original, id: newId ?? draft.context.newId(), name, position: draft.nextPosition(components), version: 1 };
+  const component = { ...original, id: newId ?? draft.context.newId(), name, order: draft.nextOrder(components), version: 1 };
   draft.add('component', component);
   for (const port of ports.filter((p) => p.componentId === id && !p.openEnd)) {
     const copy: Port = { ...port, id: draft.context.newId(), componentId: component.id, version: 1 };

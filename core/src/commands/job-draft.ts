@@ -1,9 +1,9 @@
-import type { Fitting } from '../fittings/index.js';
 import {
   jobEntities,
   jobEntityTypes,
   rowsOf,
   withRows,
+  type Catalogue,
   type JobDocument,
   type JobEntities,
   type JobEntity,
@@ -11,17 +11,10 @@ import {
 } from '../job/index.js';
 import { CommandError } from './command-error.js';
 
-/** What the catalogue has to say to a command. */
-export interface KnownParts {
-  /** Retired parts too. */
-  readonly fitting: (id: string) => Fitting | undefined;
-  readonly hasHose: (construction: string, dash: number) => boolean;
-}
-
 export interface CommandContext {
   readonly newId: () => string;
   /** Without them (the catalogue is not there yet) what a line names is not checked, and branches get no ports. */
-  readonly parts?: KnownParts;
+  readonly parts?: Catalogue;
   /** `ignore`: to show what a change will look like before the server has judged it. */
   readonly versions?: 'check' | 'ignore';
 }
@@ -73,12 +66,17 @@ export class JobDraft {
     this.put(type, row);
   }
 
+  /** A key for a part or piece of a line. */
+  newKey(): string {
+    return this.context.newId().slice(-12);
+  }
+
   remove(type: JobEntityType, id: string): void {
     this.document = withRows(this.document, [], [{ type, id }]);
   }
 
   /** The place behind the last of some rows. */
-  nextPosition(rows: readonly { readonly position: number }[]): number {
-    return Math.max(-1, ...rows.map((row) => row.position)) + 1;
+  nextOrder(rows: readonly { readonly order: number }[]): number {
+    return Math.max(-1, ...rows.map((row) => row.order)) + 1;
   }
 }

@@ -1,33 +1,36 @@
-import { jobEntities, serviceById, type Line, type LineEnd } from '../job/index.js';
+import { jobEntities, jointIdsIn, keyedWay, serviceById, type Line, type LineWay, type Piece } from '../job/index.js';
 import { settleBranchPorts } from './branch-ports.js';
-import { checkEnd, checkHose, checkPorts } from './check-ends.js';
+import { checkLinks, checkPorts, checkWay } from './check-line.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf } from './command-schemas.js';
 import { MOST_ROWS, type JobDraft } from './job-draft.js';
 
-/** Slack a new line starts with: hoses shorten and lengthen by −4 to +2 % under pressure (SAE J1273). */
+/** Slack a new piece starts with: hoses shorten and lengthen by −4 to +2 % under pressure (SAE J1273). */
 const USUAL_SLACK_PERCENT = 2;
 
-/** A line between two ports, all else still open. */
+/** A piece of which nothing is decided yet. */
+export function newPiece(draft: JobDraft): Piece {
+  return { key: draft.newKey(), hose: null, endA: null, endB: null, length: null, slackPercent: USUAL_SLACK_PERCENT, source: 'cut' };
+}
+
+/** A line between two ports with one hose, or with none; all else still open. */
 export function addLine(draft: JobDraft, command: CommandOf<'add-line'>): string {
   const { lines } = draft.document;
   if (lines.length >= MOST_ROWS.line) throw new CommandError('too-many', `A job holds at most ${MOST_ROWS.line} lines.`);
-  const end = (portId: string): LineEnd => ({ portId, angleDeg: 0, fittings: null });
+  const open = (): LineWay => ({ chosen: null });
   const made: Line = {
     id: command.id ?? draft.context.newId(),
     jobId: draft.jobId,
     number: Math.max(0, ...lines.map((l) => l.number)) + 1,
     name: command.name?.trim() || serviceById(command.service).name,
     service: command.service,
-    construction: null,
-    dash: null,
-    endA: end(command.fromPortId),
-    endB: end(command.toPortId),
-    tapedLengthMm: null,
-    slackPercent: USUAL_SLACK_PERCENT,
-    checked: false,
+    portA: command.fromPortId,
+    portB: command.toPortId,
+    pieces: command.hose === false ? [] : [newPiece(draft)],
+    ways: command.hose === false ? [open()] : [open(), open()],
+    checked: null,
     note: '',
-    position: draft.nextPosition(lines),
+    order: draft.nextOrder(lines),
     version: 1,
   };
   checkPorts(draft, made);
@@ -35,23 +38,50 @@ export function addLine(draft: JobDraft, command: CommandOf<'add-line'>): string
   return `Add L${made.number} ${made.name}`;
 }
 
+/** A port that is changed takes the way at its end with it: it was found for the port before. */
 export function editLine(draft: JobDraft, { id, version, set }: CommandOf<'edit-line'>): string {
   const before = draft.editable('line', id, version);
   const { name } = set;
-  const merged: Line = { ...before, ...set, ...(name === undefined ? {} : { name: name.trim() }) };
-  changeLine(draft, before, merged, set);
+  const last = before.ways.length - 1;
+  const moved = (at: number): boolean =>
+    (at === 0 && set.portA !== undefined && set.portA !== before.portA) ||
+    (at === last && set.portB !== undefined && set.portB !== before.portB);
+  const ways = before.ways.map((way, at): LineWay => (moved(at) ? { chosen: null, ...(way.wishes ? { wishes: way.wishes } : {}) } : way));
+  putLine(draft, before, { ...before, ...set, ways, ...(name === undefined ? {} : { name: name.trim() }) });
   const fields = Object.keys(set).map((field) => jobEntities.line.fields[field as keyof typeof jobEntities.line.fields]);
   return `Edit L${before.number} ${before.name}: ${fields.join(', ')}`;
 }
 
-/** Takes a way at one end: its fittings, and what their open ends are given to. */
-export function takeWay(draft: JobDraft, { id, version, side, fittings, branches }: CommandOf<'take-way'>): string {
+/** Takes a way: its fittings, and what their open ends are given to. Parts that stand there already keep their keys. */
+export function takeWay(draft: JobDraft, { id, version, at, fittings, branches }: CommandOf<'take-way'>): string {
   const before = draft.editable('line', id, version);
-  const field = side === 'A' ? 'endA' : 'endB';
-  const { branches: _, ...end } = before[field];
-  const set = { [field]: { ...end, fittings, ...(branches.length > 0 ? { branches } : {}) } };
-  changeLine(draft, before, { ...before, ...set }, set);
-  return `Take a way at L${before.number} ${side}`;
+  const was = wayAt(before, at);
+  checkWay(draft, before, { fittings, branches }, 'ways');
+  const chosen = keyedWay({ fittings, branches }, was.chosen, () => draft.newKey());
+  putLine(draft, before, withWay(before, at, { ...was, chosen }));
+  return `Take a way at ${placeOf(before, at)}`;
+}
+
+/** What is wished of a way, and which ways are kept in sight. */
+export function editWay(draft: JobDraft, { id, version, at, set }: CommandOf<'edit-way'>): string {
+  const before = draft.editable('line', id, version);
+  for (const way of set.pinned ?? []) checkWay(draft, before, way, 'ways');
+  if (set.pinned)
+    checkLinks(
+      draft,
+      set.pinned.flatMap((w) => w.fittings),
+      'ways',
+    );
+  putLine(draft, before, withWay(before, at, { ...wayAt(before, at), ...set }));
+  const words = [...(set.wishes ? ['wishes'] : []), ...(set.pinned ? ['ways kept in sight'] : [])];
+  return `Edit ${placeOf(before, at)}: ${words.join(', ')}`;
+}
+
+/** Signs a line off as it is now, or takes that back. */
+export function checkLine(draft: JobDraft, { id, version, checked }: CommandOf<'check-line'>): string {
+  const before = draft.editable('line', id, version);
+  draft.put('line', { ...before, checked });
+  return `${checked ? 'Check' : 'Uncheck'} L${before.number} ${before.name}`;
 }
 
 export function deleteLine(draft: JobDraft, { id, version }: CommandOf<'delete-line'>): string {
@@ -60,27 +90,28 @@ export function deleteLine(draft: JobDraft, { id, version }: CommandOf<'delete-l
   return `Delete L${line.number} ${line.name}`;
 }
 
-function changeLine(draft: JobDraft, before: Line, merged: Line, set: Partial<Line>): void {
-  const next = { ...merged, endA: wellFormed(merged.endA, before.endA), endB: wellFormed(merged.endB, before.endB) };
+/** The way at a place of the line. @throws {CommandError} not-found */
+export function wayAt(line: Line, at: number): LineWay {
+  const way = line.ways[at];
+  if (!way) throw new CommandError('not-found', `L${line.number} has no such place: it has changed in the meantime.`, 'at');
+  return way;
+}
+
+export function withWay(line: Line, at: number, way: LineWay): Line {
+  return { ...line, ways: line.ways.map((w, i) => (i === at ? way : w)) };
+}
+
+/** `L4 A`, `L4 B`, `L4, second way`. */
+export function placeOf({ number, ways }: Line, at: number): string {
+  if (at === 0) return ways.length === 1 ? `L${number}` : `L${number} A`;
+  return at === ways.length - 1 ? `L${number} B` : `L${number}, way ${at + 1}`;
+}
+
+/** Puts a line that was changed: its ports checked, its open ends given ports, marks of joints that are gone left behind. */
+export function putLine(draft: JobDraft, before: Line, next: Line): void {
   checkPorts(draft, next, before);
-  for (const field of ['endA', 'endB'] as const) if (set[field]) checkEnd(draft, before, next[field], field);
-  if (set.construction !== undefined || set.dash !== undefined) checkHose(draft, next);
-  const settled = settleBranchPorts(draft, before, next);
-  const checked = set.checked ?? (settled.checked && madeAlike(before, settled));
-  const { made, ...rest } = settled;
-  draft.put('line', { ...rest, checked, ...(made && made.length > 0 ? { made } : {}) });
-}
-
-/** No branches without a way; what was pinned at another port does not fit this one. */
-function wellFormed(end: LineEnd, was: LineEnd): LineEnd {
-  const { branches, pinned, ...rest } = end;
-  const moved = end.portId !== was.portId;
-  return { ...rest, ...(branches && end.fittings !== null ? { branches } : {}), ...(pinned && !moved ? { pinned } : {}) };
-}
-
-/** What was checked is still what will be made: neither the hose nor its lengths, ports, angles or ways have changed. */
-function madeAlike(a: Line, b: Line): boolean {
-  const end = ({ portId, angleDeg, fittings, branches }: LineEnd) => [portId, angleDeg, fittings, branches ?? []];
-  const made = (l: Line) => JSON.stringify([l.service, l.construction, l.dash, l.tapedLengthMm, l.slackPercent, end(l.endA), end(l.endB)]);
-  return made(a) === made(b);
+  const { made, ...line } = settleBranchPorts(draft, before, next);
+  const there = new Set(jointIdsIn(line));
+  const still = made?.filter((id) => there.has(id)) ?? [];
+  draft.put('line', { ...line, ...(still.length > 0 ? { made: still } : {}) });
 }

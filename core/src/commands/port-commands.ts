@@ -3,7 +3,7 @@ import { userOfPort, type Port } from '../job/index.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf, SensorFields } from './command-schemas.js';
 import { freeName } from './free-name.js';
-import { checkLinks } from './check-ends.js';
+import { checkLinks } from './check-line.js';
 import { MOST_ROWS, type JobDraft } from './job-draft.js';
 import { forgetPlaces, lineOfBranch, linesOn, listed } from './port-uses.js';
 
@@ -20,7 +20,7 @@ export function addPort(draft: JobDraft, command: CommandOf<'add-port'>): string
     connector: parseConnector(notation),
     note,
     ...(sensor ? { sensor: readSensor({ ...sensor, movedTo: null }) } : {}),
-    position: draft.nextPosition(siblings),
+    order: draft.nextOrder(siblings),
     version: 1,
   };
   draft.add('port', made);
@@ -57,7 +57,7 @@ export function duplicatePort(draft: JobDraft, { id, newId }: CommandOf<'duplica
     original.label,
     siblings.map((p) => p.label),
   );
-  draft.add('port', { ...original, id: newId ?? draft.context.newId(), label, position: draft.nextPosition(siblings), version: 1 });
+  draft.add('port', { ...original, id: newId ?? draft.context.newId(), label, order: draft.nextOrder(siblings), version: 1 });
   return `Duplicate port ${original.label}`;
 }
 

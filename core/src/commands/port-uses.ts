@@ -1,9 +1,9 @@
-import type { JobDocument, Line } from '../job/index.js';
+import { branchPorts, endsOn, type JobDocument, type Line } from '../job/index.js';
 import type { JobDraft } from './job-draft.js';
 
 /** The lines that end on one of the ports, by number. */
 export function linesOn({ lines }: JobDocument, portIds: readonly string[]): Line[] {
-  return lines.filter((l) => portIds.includes(l.endA.portId) || portIds.includes(l.endB.portId)).sort((a, b) => a.number - b.number);
+  return lines.filter((l) => portIds.some((id) => endsOn(l, id))).sort((a, b) => a.number - b.number);
 }
 
 /** `L1, L4`. */
@@ -16,11 +16,6 @@ export function lineOfBranch({ lines }: JobDocument, portId: string): Line | und
   return lines.find((l) => branchPorts(l).includes(portId));
 }
 
-/** The ports that stand for the open ends of a line. */
-export function branchPorts(line: Line): string[] {
-  return [line.endA, line.endB].flatMap((end) => (end.branches ?? []).flatMap((b) => (b.to === 'line' && b.portId ? [b.portId] : [])));
-}
-
 /** Sensors that were to move to one of these ports have no place again. */
 export function forgetPlaces(draft: JobDraft, portIds: readonly string[]): void {
   for (const port of draft.document.ports)
@@ -31,7 +26,7 @@ export function forgetPlaces(draft: JobDraft, portIds: readonly string[]): void 
 /** An open end's port lives as long as a branch names it or a line runs from it; what has neither goes. */
 export function sweepOpenEnds(draft: JobDraft): void {
   const { document } = draft;
-  const named = new Set(document.lines.flatMap((l) => [l.endA.portId, l.endB.portId, ...branchPorts(l)]));
+  const named = new Set(document.lines.flatMap((l) => [l.portA, l.portB, ...branchPorts(l)]));
   const left = document.ports.filter((p) => p.openEnd && !named.has(p.id)).map((p) => p.id);
   if (left.length > 0) forgetPlaces(draft, left);
   for (const id of left) draft.remove('port', id);

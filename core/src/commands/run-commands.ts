@@ -2,7 +2,8 @@ import { jobEntities, type JobDocument } from '../job/index.js';
 import { addComponent, deleteComponent, duplicateComponent, editComponent } from './component-commands.js';
 import type { Command, CommandName, CommandOf } from './command-schemas.js';
 import { JobDraft, type CommandContext } from './job-draft.js';
-import { addLine, deleteLine, editLine, takeWay } from './line-commands.js';
+import { addLine, checkLine, deleteLine, editLine, editWay, takeWay } from './line-commands.js';
+import { addPiece, breakLine, editPiece, joinLine, removePiece } from './piece-commands.js';
 import { addPort, deletePort, duplicatePort, editPort } from './port-commands.js';
 import { sweepOpenEnds } from './port-uses.js';
 
@@ -19,7 +20,14 @@ const carriedOut: { readonly [N in CommandName]: (draft: JobDraft, command: Comm
   'delete-port': deletePort,
   'add-line': addLine,
   'edit-line': editLine,
+  'edit-piece': editPiece,
   'take-way': takeWay,
+  'edit-way': editWay,
+  'break-line': breakLine,
+  'join-line': joinLine,
+  'add-piece': addPiece,
+  'remove-piece': removePiece,
+  'check-line': checkLine,
   'delete-line': deleteLine,
 };
 

@@ -1,9 +1,9 @@
-import { catalogue, document, drain, feed } from '../../testing/sample-job.js';
+import { breather, drain, feed, jobOf, withPiece, withWay } from '../../testing/sample-job.js';
 import { cutTickets } from './index.js';
 
 describe('cutTickets', () => {
   it('gives one ticket a hose with its cut length, ends and labels', () => {
-    const { tickets, notReady } = cutTickets(document, catalogue);
+    const { tickets, notReady } = cutTickets(jobOf());
     expect(notReady).toEqual([]);
     expect(tickets.map((t) => t.number)).toEqual(['2403-L1', '2403-L2', '2403-L3']);
     expect(tickets[0]!.ends.map((e) => [e.side, e.angleDeg, e.goesTo, e.port])).toEqual([
@@ -14,14 +14,14 @@ describe('cutTickets', () => {
   });
 
   it('leaves the clocking open where both ends are bent, and asks for none where one is straight', () => {
-    const { tickets } = cutTickets(document, catalogue);
+    const { tickets } = cutTickets(jobOf());
     expect(tickets.map((t) => t.clocking)).toEqual(['none', 'open', 'none']);
   });
 
   it('holds back what is open or leaks, and says why', () => {
-    const open = { ...feed, tapedLengthMm: null };
-    const leaking = { ...drain, endA: { ...drain.endA, fittings: [{ id: 'orb8m+an10m', inEnd: 0, outEnd: 1 }] } };
-    const { tickets, notReady } = cutTickets({ ...document, lines: [open, leaking] }, catalogue);
+    const open = withPiece(feed, { length: null });
+    const leaking = withWay(drain, 0, [{ id: 'orb8m+an10m', inEnd: 0, outEnd: 1 }]);
+    const { tickets, notReady } = cutTickets(jobOf([open, leaking]));
     expect(tickets).toEqual([]);
     expect(notReady.map((n) => [n.number, n.reasons.length])).toEqual([
       ['2403-L1', 1],
@@ -31,7 +31,7 @@ describe('cutTickets', () => {
   });
 
   it('holds back a hose that is not made for the fluid', () => {
-    const wrong = cutTickets({ ...document, lines: [{ ...document.lines[2]!, service: 'coolant' }] }, catalogue);
+    const wrong = cutTickets(jobOf([{ ...breather, service: 'coolant' }]));
     expect(wrong.tickets).toEqual([]);
     expect(wrong.notReady[0]!.reasons).toEqual(['Fuel rubber is not made for coolant.']);
   });

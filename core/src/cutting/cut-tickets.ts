@@ -1,31 +1,44 @@
 import { formatConnector } from '../connectors/index.js';
-import { constructionById } from '../hose/index.js';
-import { serviceById, type Catalogue, type JobDocument } from '../job/index.js';
-import { assembleLine, type AssembledLine } from '../lines/index.js';
+import { constructionById, type Hose, type HoseEnd } from '../hose/index.js';
+import { serviceById } from '../job/index.js';
+import {
+  holds,
+  terminalName,
+  type AssembledJob,
+  type AssembledLine,
+  type AssembledPiece,
+  type CutArithmetic,
+  type Terminal,
+} from '../lines/index.js';
 import { formatDash } from '../units/index.js';
 
 /** What the bench needs to make one hose. */
 export interface CutTicket {
-  /** `2403-L4`: on the ticket and on both end labels. */
+  /** `2403-L4`, or `2403-L4/2` where the line has several hoses: on the ticket and on both end labels. */
   readonly number: string;
   readonly lineName: string;
   readonly service: string;
   readonly hose: string;
   readonly cutMm: number;
   readonly assemblyMm: number;
+  /** A hose that is on the car already: how much comes off it. */
+  readonly shortenMm?: number;
+  readonly provisional: boolean;
   readonly ends: readonly [TicketEnd, TicketEnd];
-  /** Angle between two bent ends; open until the line is routed. Undefined where an end is straight and nothing is to be set. */
+  /** Angle between two bent ends; open until the line is routed. `none` where an end is straight and nothing is to be set. */
   readonly clocking: 'open' | 'none';
   readonly caution?: string;
   readonly assembled: AssembledLine;
+  readonly piece: AssembledPiece;
 }
 
 export interface TicketEnd {
   readonly side: 'A' | 'B';
   readonly hoseEnd: string;
   readonly angleDeg: number;
-  /** `Turbo, oil inlet`. */
+  /** `Turbo, oil inlet`, or the part in the middle of the line. */
   readonly goesTo: string;
+  /** What it goes on, in notation. */
   readonly port: string;
 }
 
@@ -38,41 +51,81 @@ export interface NotReady {
 }
 
 /**
- * The cut tickets of a job, one a hose, in the order of the lines. A line gives a ticket when its hose, both ends and the cut length are known and
- * every joint seals, and the hose suits the fluid; the others are listed with what is missing.
+ * The cut tickets of a job, one a hose that is cut or shortened, in the order of the lines. A line gives its tickets when hoses, ends and
+ * cut lengths are known and nothing holds it back: every joint seals, the hose suits the fluid, the length was taped over what stands
+ * there; the others are listed with what is missing. What is bought made up needs no ticket, and a line of fittings alone has none.
  */
-export function cutTickets(document: JobDocument, catalogue: Catalogue): { tickets: CutTicket[]; notReady: NotReady[] } {
+export function cutTickets(job: AssembledJob): { tickets: CutTicket[]; notReady: NotReady[] } {
   const tickets: CutTicket[] = [];
   const notReady: NotReady[] = [];
-  for (const line of [...document.lines].sort((a, b) => a.position - b.position)) {
-    const assembled = assembleLine(line, document, catalogue);
-    const { hose, cut, ends } = assembled;
-    const number = `${document.job.number}-L${line.number}`;
-    const holding = assembled.problems;
-    if (!hose || !cut || !ends[0].hoseEnd || !ends[1].hoseEnd || holding.length > 0) {
+  for (const assembled of job.lines) {
+    const { line, pieces } = assembled;
+    if (pieces.length === 0) continue;
+    const number = `${job.document.job.number}-L${line.number}`;
+    const holding = assembled.findings.filter(holds);
+    const ready = pieces.map(made);
+    if (holding.length > 0 || ready.includes(undefined)) {
       notReady.push({ number, lineId: line.id, lineName: line.name, reasons: holding.map((p) => p.message) });
       continue;
     }
-    const service = serviceById(line.service);
-    const ticketEnd = (i: 0 | 1): TicketEnd => ({
-      side: ends[i].side,
-      hoseEnd: ends[i].hoseEnd!.name,
-      angleDeg: ends[i].hoseEnd!.angleDeg,
-      goesTo: `${ends[i].component.name}, ${ends[i].port.label}`,
-      port: formatConnector(ends[i].port.connector),
-    });
-    tickets.push({
-      number,
-      lineName: line.name,
-      service: service.name,
-      hose: `${formatDash(hose.dash)} ${constructionById(hose.construction).name}`,
-      cutMm: cut.cutMm,
-      assemblyMm: cut.assemblyMm,
-      ends: [ticketEnd(0), ticketEnd(1)],
-      clocking: ends[0].hoseEnd.angleDeg > 0 && ends[1].hoseEnd.angleDeg > 0 ? 'open' : 'none',
-      ...(service.caution ? { caution: service.caution } : {}),
-      assembled,
+    ready.forEach((piece, i) => {
+      if (!piece || pieces[i]!.piece.source === 'bought' || (pieces[i]!.piece.source === 'kept' && piece.cut.shortenMm === undefined))
+        return;
+      tickets.push(ticketOf(assembled, i, piece, pieces.length > 1 ? `${number}/${i + 1}` : number));
     });
   }
   return { tickets, notReady };
+}
+
+interface Made {
+  readonly hose: Hose;
+  readonly endA: HoseEnd;
+  readonly endB: HoseEnd;
+  readonly cut: CutArithmetic;
+}
+
+function made({ hose, endA, endB, cut }: AssembledPiece): Made | undefined {
+  return hose && endA && endB && cut ? { hose, endA, endB, cut } : undefined;
+}
+
+function ticketOf(assembled: AssembledLine, at: number, { hose, endA, endB, cut }: Made, number: string): CutTicket {
+  const { line, pieces } = assembled;
+  const service = serviceById(line.service);
+  const piece = pieces[at]!;
+  const ticketEnd = (side: 'A' | 'B', end: HoseEnd): TicketEnd => ({
+    side,
+    hoseEnd: end.name,
+    angleDeg: end.angleDeg,
+    ...destination(assembled, at, side),
+  });
+  return {
+    number,
+    lineName: line.name,
+    service: service.name,
+    hose: `${formatDash(hose.dash)} ${constructionById(hose.construction).name}`,
+    cutMm: cut.cutMm,
+    assemblyMm: cut.assemblyMm,
+    ...(cut.shortenMm === undefined ? {} : { shortenMm: cut.shortenMm }),
+    provisional: piece.piece.provisional ?? false,
+    ends: [ticketEnd('A', endA), ticketEnd('B', endB)],
+    clocking: endA.angleDeg > 0 && endB.angleDeg > 0 ? 'open' : 'none',
+    ...(service.caution ? { caution: service.caution } : {}),
+    assembled,
+    piece,
+  };
+}
+
+/** Where an end of a hose goes: to the port at that side of the line, or to what stands between two hoses. */
+function destination({ ways }: AssembledLine, at: number, side: 'A' | 'B'): Pick<TicketEnd, 'goesTo' | 'port'> {
+  const way = ways[side === 'A' ? at : at + 1]!;
+  const there: Terminal = side === 'A' ? way.from : way.to;
+  if (there.kind === 'port') return { goesTo: terminalName(there), port: formatConnector(there.port.connector) };
+  const fittings = way.fittings ?? [];
+  const next = side === 'A' ? fittings[fittings.length - 1] : fittings[0];
+  if (!next)
+    return {
+      goesTo: `${there.hoseEnd?.name ?? 'the other hose'}, hose ${side === 'A' ? at : at + 2}`,
+      port: there.hoseEnd ? formatConnector(there.hoseEnd.connector) : '',
+    };
+  return { goesTo: next.fitting.name, port: formatConnector(next.fitting.ends[side === 'A' ? next.outEnd : next.inEnd]!) };
 }

@@ -1,6 +1,6 @@
 import { pointAt } from './frame.js';
 import type { BalloonShape, Point } from './shape.js';
-import type { JointPlace } from './side.js';
+import type { JointPlace } from './stretch.js';
 
 export const BALLOON_RADIUS = 11;
 const LEAST_DISTANCE = BALLOON_RADIUS * 2 + 5;

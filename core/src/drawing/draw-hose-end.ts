@@ -11,8 +11,11 @@ import { crossLines } from './surface.js';
 /** Gap left between socket and collar when the end is made up, mm. */
 const GAP = 1;
 
-/** A hose end from where the hose bottoms (the given frame) to its seat. Draw the hose first. */
-export function drawHoseEnd(frame: Frame, end: HoseEnd, hose: Hose | undefined, style: BodyStyle): DrawnPart {
+/**
+ * A hose end from where the hose bottoms (the given frame) to its seat. Draw the hose first.
+ * @param sense +1 bends towards the seen half, −1 the other way
+ */
+export function drawHoseEnd(frame: Frame, end: HoseEnd, hose: Hose | undefined, style: BodyStyle, sense: 1 | -1 = 1): DrawnPart {
   const endStyle = constructionById(end.construction).endStyle;
   // a cut hose closes round its barb, so its last stretch is drawn with the end, over the barb
   if (endStyle === 'clamp')
@@ -44,17 +47,33 @@ export function drawHoseEnd(frame: Frame, end: HoseEnd, hose: Hose | undefined, 
     { from: shank * 0.62, to: shank, radius: tube, bore },
   ];
   const made = endSections(end.connector, end.boreMm);
-  const after = end.angleDeg === 0 ? advance(frame, seat) : seatFrame(frame, end, shank);
+  const after = end.angleDeg === 0 ? advance(frame, seat) : seatFrame(frame, end, shank, sense);
   const shapes: Shape[] = [...drawBody(frame, collar, style), ...drawBody(frame, socket, { ...style, hatch: style.hatch + 60 })];
   if (endStyle === 'olive' && style.view === 'half') shapes.push(...olive(frame, hoseBore));
   if (end.angleDeg !== 0) {
-    const bend = bendFrames(advance(frame, shank), end.bendRadiusMm, end.angleDeg);
+    const bend = bendFrames(advance(frame, shank), end.bendRadiusMm, end.angleDeg * sense);
     const tail = endForm(end.connector).reachMm + 1.5;
     shapes.push(...drawBent([...bend, advance(after, -tail)], tube, bore, style));
   }
   shapes.push(...drawBody(after, made.body, style));
   if (made.nut) shapes.push(...drawBody(after, made.nut, { ...style, hatch: style.hatch + 105 }));
   return { shapes, after };
+}
+
+/** A hose end that is met at its seat, by a walk along `frame`: where its hose bottoms, and its shapes. The hose goes on against `start`. */
+export function drawHoseEndBackwards(
+  frame: Frame,
+  end: HoseEnd,
+  hose: Hose | undefined,
+  style: BodyStyle,
+  sense: 1 | -1,
+): { readonly start: Frame; readonly shapes: readonly Shape[] } {
+  const side = (frame.side * -1) as 1 | -1;
+  const heading = frame.heading + Math.PI + side * sense * ((end.angleDeg * Math.PI) / 180);
+  const bottom: Frame = { x: 0, y: 0, heading, side };
+  const { after } = drawHoseEnd(bottom, end, hose, style, sense);
+  const start = { ...bottom, x: frame.x - after.x, y: frame.y - after.y };
+  return { start, shapes: drawHoseEnd(start, end, hose, style, sense).shapes };
 }
 
 /** A, less what bend and tail take of it: the straight part after the socket. */
@@ -68,8 +87,8 @@ function tailLength(end: HoseEnd): number {
   return endForm(end.connector).reachMm + 4;
 }
 
-function seatFrame(frame: Frame, end: HoseEnd, shank: number): Frame {
-  const bend = bendFrames(advance(frame, shank), end.bendRadiusMm, end.angleDeg);
+function seatFrame(frame: Frame, end: HoseEnd, shank: number, sense: 1 | -1): Frame {
+  const bend = bendFrames(advance(frame, shank), end.bendRadiusMm, end.angleDeg * sense);
   return advance(bend[bend.length - 1]!, tailLength(end));
 }
 

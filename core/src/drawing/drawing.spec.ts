@@ -1,4 +1,4 @@
-import { breather, catalogue, document, drain, feed, line } from '../../testing/sample-job.js';
+import { breather, catalogue, document, drain, feed, withAngle, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
 import { assembleLine } from '../lines/index.js';
 import { bendFrames, inclination, pointAt, startFrame, turn } from './frame.js';
@@ -7,6 +7,7 @@ import {
   componentDrawing,
   fittingDrawing,
   hoseEndDrawing,
+  pieceDrawing,
   portDrawing,
   runSheet,
   wayStrip,
@@ -18,6 +19,7 @@ import { threadProfile } from './surface.js';
 
 const options = { width: 780, height: 362, jobNumber: '2403', system: 'metric' as const };
 const sheetOf = (l = feed): Drawing => runSheet(assembleLine(l, document, catalogue), options);
+const open = (l: typeof feed) => withWay(withWay(l, 0, null), 1, null);
 const texts = (d: Drawing): string[] => d.shapes.filter((s): s is TextShape => s.kind === 'text').map((s) => s.text);
 const balloons = (d: Drawing): BalloonShape[] => d.shapes.filter((s): s is BalloonShape => s.kind === 'balloon');
 
@@ -54,18 +56,9 @@ describe('runSheet', () => {
     ['a feed with a 45° end', feed],
     ['a drain with bent ends on both sides', drain],
     ['a breather clamped over barbs', breather],
-    [
-      'a line with nothing chosen',
-      line(9, {
-        construction: null,
-        dash: null,
-        tapedLengthMm: null,
-        endA: { ...feed.endA, fittings: null },
-        endB: { ...feed.endB, fittings: null },
-      }),
-    ],
-    ['a line with no ways', { ...feed, endA: { ...feed.endA, fittings: null }, endB: { ...feed.endB, fittings: null } }],
-    ['180° ends', { ...feed, endA: { ...feed.endA, angleDeg: 180 as const }, endB: { ...feed.endB, angleDeg: 150 as const } }],
+    ['a line with nothing chosen', withPiece(open(feed), { hose: null, endA: null, endB: null, length: null })],
+    ['a line with no ways', open(feed)],
+    ['180° ends', withAngle(withAngle(feed, 'A', 180), 'B', 150)],
   ])('keeps %s on the sheet', (_, l) => expectInside(sheetOf(l)));
 
   it('ties one balloon to every joint, none on top of another', () => {
@@ -75,7 +68,7 @@ describe('runSheet', () => {
   });
 
   it('marks a joint that does not seal, in balloon and title block', () => {
-    const wrong = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
+    const wrong = withWay(feed, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]);
     const drawing = sheetOf(wrong);
     expect(balloons(drawing).find((b) => b.number === 6)!.tone).toBe('leaks');
     expect(drawing.shapes.find((s) => s.kind === 'text' && s.role === 'leak')).toMatchObject({ text: '5' });
@@ -90,10 +83,8 @@ describe('runSheet', () => {
   });
 
   it('draws every part at one scale: the two ends of the hose have the same socket', () => {
-    const drawing = runSheet(assembleLine({ ...feed, endB: { ...feed.endB, angleDeg: 0 } }, document, catalogue), {
-      ...options,
-      hoseOnly: true,
-    });
+    const assembled = assembleLine(withAngle(feed, 'B', 0), document, catalogue);
+    const drawing = pieceDrawing(assembled, assembled.pieces[0]!, options);
     const box = boundsOf(drawing.shapes);
     expect(box.left + box.right).toBeCloseTo(780, 0);
   });
@@ -126,7 +117,7 @@ describe('small drawings', () => {
       expectInside(portDrawing(parseConnector(notation), size));
     expectInside(componentDrawing(document.components[0]!, document.ports.slice(0, 5), { width: 400, height: 430 }));
     const chain = [{ fitting: catalogue.fittings.find((f) => f.id === 'npt1/4m+an6m@90')!, inEnd: 0, outEnd: 1 }];
-    expectInside(wayStrip({ chain }, catalogue.hoseEnds[0]!, catalogue.hoses[0], size, 'way'));
+    expectInside(wayStrip({ fittings: chain }, [{}, { hoseEnd: catalogue.hoseEnds[0]!, hose: catalogue.hoses[0]! }], size, 'way'));
   });
 });
 

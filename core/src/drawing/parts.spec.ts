@@ -150,9 +150,9 @@ describe('primitives', () => {
   it('balloons of joints in one place are pushed apart and stay on the sheet', () => {
     const joint = {
       number: 1,
-      key: '',
+      id: 'a>b',
       state: 'sealed',
-      side: 'A',
+      way: 0,
       title: '',
       parts: ['', ''],
       mating: mate(c('an6 m'), c('an6 f')),

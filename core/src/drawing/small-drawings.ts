@@ -1,38 +1,43 @@
 import { connectorName, formatConnector, type Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
-import type { Component, Port } from '../job/index.js';
-import type { AssembledBranch, AssembledEnd, PlacedFitting } from '../lines/index.js';
+import type { AssembledBranch, PlacedFitting } from '../lines/index.js';
 import { drawAdapter } from './draw-adapter.js';
 import { drawClosing } from './draw-on-branch.js';
 import { drawHose, drawHoseEnd } from './draw-hose-end.js';
 import { drawPort } from './draw-port.js';
 import { fitted } from './fitted.js';
-import { startFrame } from './frame.js';
+import { startFrame, type Frame } from './frame.js';
 import type { Drawing } from './shape.js';
-import { drawSide } from './side.js';
+import { drawStretch } from './stretch.js';
+import { onWalk } from './stretches-of-line.js';
 
 const HOSE_STUB_MM = 16;
 
-/** A way from the port (left) to the hose end in miniature. */
+/** What a way in miniature is drawn with: hoses only, ports are left away. */
+export interface StripEnd {
+  readonly hoseEnd?: HoseEnd;
+  readonly hose?: Hose;
+}
+
+/** A way in miniature, in the order of the line: from port A at the left, or the hose before it, to what comes after. */
 export function wayStrip(
-  { chain, branches = [] }: { readonly chain: readonly PlacedFitting[]; readonly branches?: readonly AssembledBranch[] },
-  hoseEnd: HoseEnd,
-  hose: Hose | undefined,
+  way: { readonly fittings: readonly PlacedFitting[]; readonly branches?: readonly AssembledBranch[] },
+  [before, after]: readonly [StripEnd, StripEnd],
   size: { width: number; height: number },
   title: string,
 ): Drawing {
-  const end = {
-    side: 'A',
-    component: undefined as unknown as Component,
-    port: undefined as unknown as Port,
-    chain,
-    branches,
-    hoseEnd,
-  } satisfies AssembledEnd;
-  const side = drawSide(end, hose, -1, [], 'whole', false);
-  const stub = hose ? drawHose(startFrame(-1), -HOSE_STUB_MM - hoseEnd.socketLengthMm, hose, { hatch: 45, view: 'whole' }) : [];
-  return fitted([...stub, ...side.shapes], size.width, size.height, title, 1.25, 'left');
+  const backwards = !before.hoseEnd && after.hoseEnd !== undefined;
+  const [start, finish] = backwards ? [after, before] : [before, after];
+  const walk = onWalk({ fittings: way.fittings, branches: way.branches ?? [] }, backwards);
+  const first = walk.fittings![0];
+  // without a hose it starts on the part itself
+  const from = start.hoseEnd ? start : first ? { port: first.fitting.ends[first.outEnd]! } : {};
+  const drawn = drawStretch({ ...walk, start: from, finish, joints: [] }, backwards ? -1 : 1, 'whole', false);
+  const stub = (frame: Frame, { hose, hoseEnd }: StripEnd) =>
+    hose && hoseEnd ? drawHose(frame, -HOSE_STUB_MM - hoseEnd.socketLengthMm, hose, { hatch: 45, view: 'whole' }) : [];
+  const stubs = [...stub(startFrame(backwards ? -1 : 1), start), ...(drawn.exit ? stub(drawn.exit, finish) : [])];
+  return fitted([...stubs, ...drawn.shapes], size.width, size.height, title, 1.25, 'left');
 }
 
 /** One adapter, half in section. */

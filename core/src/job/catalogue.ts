@@ -8,21 +8,43 @@ export interface Catalogue {
   readonly hoseEnds: readonly HoseEnd[];
 }
 
-/** Finds a hose end by what it goes on and its angle. */
-export function findHoseEnd(catalogue: Catalogue, construction: string, dash: number, angleDeg: number): HoseEnd | undefined {
-  return catalogue.hoseEnds.find((e) => e.construction === construction && e.dash === dash && e.angleDeg === angleDeg);
+type Part = { readonly id: string };
+const indices = new WeakMap<readonly Part[], ReadonlyMap<string, Part>>();
+
+function byId<T extends Part>(list: readonly T[], id: string | null): T | undefined {
+  if (id === null) return undefined;
+  let index = indices.get(list);
+  if (!index) indices.set(list, (index = new Map(list.map((part) => [part.id, part]))));
+  return index.get(id) as T | undefined;
 }
 
-/** Finds a hose by construction and size. */
-export function findHose(catalogue: Catalogue, construction: string, dash: number): Hose | undefined {
-  return catalogue.hoses.find((h) => h.construction === construction && h.dash === dash);
-}
-
-const partsById = new WeakMap<readonly Fitting[], ReadonlyMap<string, Fitting>>();
-
-/** Finds a fitting by its id, retired ones too. */
+/** The fitting with this id, retired ones too. */
 export function findFitting({ fittings }: Pick<Catalogue, 'fittings'>, id: string): Fitting | undefined {
-  let known = partsById.get(fittings);
-  if (!known) partsById.set(fittings, (known = new Map(fittings.map((f) => [f.id, f]))));
-  return known.get(id);
+  return byId(fittings, id);
+}
+
+/** The hose with this id; null is none. */
+export function findHose({ hoses }: Pick<Catalogue, 'hoses'>, id: string | null): Hose | undefined {
+  return byId(hoses, id);
+}
+
+/** The hose end with this id; null is none. */
+export function findHoseEnd({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, id: string | null): HoseEnd | undefined {
+  return byId(hoseEnds, id);
+}
+
+/** The hoses of one construction and size, as different makers have them. */
+export function hosesOfSize({ hoses }: Pick<Catalogue, 'hoses'>, construction: string, dash: number): Hose[] {
+  return hoses.filter((h) => h.construction === construction && h.dash === dash);
+}
+
+/** The ends that go on a hose, of any angle and connector. */
+export function endsForHose({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, { construction, dash }: Hose): HoseEnd[] {
+  return hoseEnds.filter((e) => e.construction === construction && e.dash === dash);
+}
+
+/** An end for a hose at an angle: one with the same connector as before where there is a choice. */
+export function endOfAngle(catalogue: Pick<Catalogue, 'hoseEnds'>, hose: Hose, angleDeg: number, before?: HoseEnd): HoseEnd | undefined {
+  const made = endsForHose(catalogue, hose).filter((e) => e.angleDeg === angleDeg);
+  return made.find((e) => e.connector.family === before?.connector.family) ?? made[0];
 }

@@ -1,6 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { OneKindOf, OneOf } from '../schema/index.js';
-import { ComponentSchema, JobSchema, LineSchema, PortSchema, type JobDocument } from './job-schema.js';
+import { ComponentSchema, JobSchema, PortSchema, type JobDocument } from './job-schema.js';
+import { LineSchema } from './line-schema.js';
 import { jobEntityTypes, type JobEntities, type JobEntity, type JobEntityType } from './entities.js';
 
 const Id = Type.String({ minLength: 1, maxLength: 80 });

@@ -1,5 +1,6 @@
 import type { Static, TSchema } from 'typebox';
-import { ComponentSchema, JobSchema, LineSchema, PortSchema } from './job-schema.js';
+import { ComponentSchema, JobSchema, PortSchema } from './job-schema.js';
+import { LineSchema } from './line-schema.js';
 
 /** What the app keeps row by row: everything about a type of row in one entry. */
 export interface EntityEntry {
@@ -30,7 +31,7 @@ export const jobEntities = {
     one: 'component',
     many: 'components',
     undo: 'taken back',
-    fields: { kind: 'kind', name: 'name', note: 'note', position: 'place' },
+    fields: { kind: 'kind', name: 'name', note: 'note', order: 'place' },
   },
   port: {
     schema: PortSchema,
@@ -38,7 +39,7 @@ export const jobEntities = {
     one: 'port',
     many: 'ports',
     undo: 'taken back',
-    fields: { label: 'label', connector: 'thread', note: 'note', sensor: 'sensor in it', position: 'place', openEnd: 'open end' },
+    fields: { label: 'label', connector: 'thread', note: 'note', sensor: 'sensor in it', order: 'place', openEnd: 'open end' },
   },
   line: {
     schema: LineSchema,
@@ -49,16 +50,14 @@ export const jobEntities = {
     fields: {
       name: 'name',
       service: 'service',
-      construction: 'hose',
-      dash: 'size',
-      endA: 'end A',
-      endB: 'end B',
-      tapedLengthMm: 'taped length',
-      slackPercent: 'slack',
+      portA: 'from port',
+      portB: 'to port',
+      pieces: 'hoses',
+      ways: 'ways',
       checked: 'checked',
       made: 'joints made up',
       note: 'note',
-      position: 'place',
+      order: 'place',
     },
   },
 } as const satisfies Record<string, EntityEntry>;

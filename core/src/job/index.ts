@@ -1,5 +1,9 @@
 export * from './job-schema.js';
-export { findFitting, findHose, findHoseEnd, type Catalogue } from './catalogue.js';
+export * from './line-schema.js';
+export { endOfAngle, endsForHose, findFitting, findHose, findHoseEnd, hosesOfSize, type Catalogue } from './catalogue.js';
+export { besideWay, branchesIn, branchPorts, endsOn, fittingsNamed, partsOfWay, placedIn, reversedWay } from './line-path.js';
+export { besides, branchKeys, hoseJointId, jointId, jointIdsIn, keyedWay } from './joint-ids.js';
+export { pathOfEnds, type OldHoses, type OldLine } from './line-of-ends.js';
 export { userOfPort, type PortUser } from './port-user.js';
 export { services, serviceById, type Service } from './services.js';
 export { jobEntities, jobEntityTypes, type EntityEntry, type JobEntities, type JobEntity, type JobEntityType } from './entities.js';

@@ -10,11 +10,14 @@ import {
   JobFileSchema,
   JobSchema,
   LineSchema,
+  PieceSchema,
   PortSchema,
   serviceIds,
   services,
   writeJobFile,
 } from './index.js';
+
+const piece = document.lines[0]!.pieces[0]!;
 
 describe('the schemas', () => {
   it('take the sample job, its file and the whole catalogue', () => {
@@ -30,16 +33,20 @@ describe('the schemas', () => {
     ['a job whose number is blank', JobSchema, { ...document.job, number: '   ' }],
     ['a job with more than it should have', JobSchema, { ...document.job, colour: 'red' }],
     ['a component of no known kind', ComponentSchema, { ...document.components[0], kind: 'rocket' }],
-    ['a component far down the list', ComponentSchema, { ...document.components[0], position: -1 }],
+    ['a component above the list', ComponentSchema, { ...document.components[0], order: -1 }],
     ['a port without a connector', PortSchema, { ...document.ports[0], connector: null }],
     ['a connector that is neither male nor female', ConnectorSchema, { family: 'orb', size: '6', gender: 'both' }],
     ['a connector with a size a page long', ConnectorSchema, { family: 'orb', size: '6'.repeat(50), gender: 'male' }],
     ['a line of no service', LineSchema, { ...document.lines[0], service: 'brake' }],
-    ['a line with an angle no end is made in', LineSchema, { ...document.lines[0], endA: { ...document.lines[0]!.endA, angleDeg: 20 } }],
-    ['a line without an end', LineSchema, { ...document.lines[0], endB: undefined }],
-    ['a line of no length', LineSchema, { ...document.lines[0], tapedLengthMm: 0 }],
-    ['a line of forty metres', LineSchema, { ...document.lines[0], tapedLengthMm: 40_000 }],
-    ['a line with negative slack', LineSchema, { ...document.lines[0], slackPercent: -1 }],
+    ['a line without a way', LineSchema, { ...document.lines[0], ways: [] }],
+    ['a line without a port', LineSchema, { ...document.lines[0], portB: undefined }],
+    ['a line with more hose than a line has', LineSchema, { ...document.lines[0], pieces: Array(7).fill(piece) }],
+    ['a piece of no length', PieceSchema, { ...piece, length: { mm: 0, as: 'taped' } }],
+    ['a piece of forty metres', PieceSchema, { ...piece, length: { mm: 40_000, as: 'taped' } }],
+    ['a length taken as nobody takes it', PieceSchema, { ...piece, length: { mm: 400, as: 'guessed' } }],
+    ['a piece with negative slack', PieceSchema, { ...piece, slackPercent: -1 }],
+    ['a piece without a key', PieceSchema, { ...piece, key: '' }],
+    ["a key that would end a joint's name", PieceSchema, { ...piece, key: 'a>b' }],
     ['a fitting without an end', FittingSchema, { ...catalogue.fittings[0], ends: [] }],
     ['a fitting at a negative price', FittingSchema, { ...catalogue.fittings[0], priceMinor: -1 }],
     ['a fitting at a fraction of a cent', FittingSchema, { ...catalogue.fittings[0], priceMinor: 1.5 }],

@@ -1,4 +1,4 @@
-import type { ServiceId } from './job-schema.js';
+import type { ServiceId } from './line-schema.js';
 
 export interface Service {
   readonly id: ServiceId;

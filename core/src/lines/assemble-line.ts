@@ -1,118 +1,101 @@
 import { connectorName } from '../connectors/index.js';
-import { constructionById, cutLength, CutLengthError } from '../hose/index.js';
-import { findHose, serviceById, type Catalogue, type JobDocument, type Line } from '../job/index.js';
-import { formatDash } from '../units/index.js';
-import { assembleEnd } from './assemble-end.js';
-import type { AssembledEnd, AssembledLine, CutArithmetic, LineJoint, LineProblem } from './assembled-line.js';
+import type { Catalogue, JobDocument, Line } from '../job/index.js';
+import { branchPorts } from '../job/index.js';
+import { pieceParts, withCut } from './assemble-piece.js';
+import { assembleWay, type Surroundings } from './assemble-way.js';
+import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PortTerminal, Terminal } from './assembled-line.js';
+import { changedSince, digestOf } from './digest.js';
+import { finding, holds, lineRules, type Finding } from './findings.js';
 import { numberJoints } from './number-joints.js';
-import { sensorProblem } from './sensors.js';
+import { sensorFindings } from './sensors.js';
 
 /**
- * Puts a line together from its job and the catalogue: the parts in order, every joint with its verdict, the cut length with its
- * arithmetic, and what is still open or wrong. Nothing is stored: a port that changes changes every line on it.
+ * Puts a line together from its job and the catalogue: the parts in order from port A to port B, every joint with its verdict, the cut
+ * lengths with their arithmetic, and what is still open or wrong. Nothing is stored: a port that changes changes every line on it.
  *
  * @throws {RangeError} if the line names a port or component that is not in the document
  */
 export function assembleLine(line: Line, document: JobDocument, catalogue: Catalogue): AssembledLine {
-  const problems: LineProblem[] = [];
-  const hose = line.construction !== null && line.dash !== null ? findHose(catalogue, line.construction, line.dash) : undefined;
-  if (line.construction === null || line.dash === null)
-    problems.push({ code: 'hose-open', severity: 'open', message: 'No hose chosen.', hint: 'Choose construction and size.' });
-  else if (!hose)
-    problems.push({
-      code: 'hose-open',
-      severity: 'open',
-      message: `${constructionName(line.construction)} hose is not in the catalogue in ${formatDash(line.dash)}.`,
-      hint: 'Choose another size.',
-    });
-  const ends = (['A', 'B'] as const).map((side) => assembleEnd(line, side, document, catalogue, problems)) as [AssembledEnd, AssembledEnd];
-  for (const end of ends) {
-    const problem = sensorProblem(end, document, catalogue);
-    if (problem) problems.push(problem);
-  }
-  const joints = numberJoints(ends, hose, new Set(line.made ?? []));
-  for (const joint of joints)
-    if (joint.mating.outcome !== 'seals')
-      problems.push({
-        code: 'joint',
-        severity: 'leak',
-        side: joint.side,
-        message: `Joint ${joint.number} ${joint.mating.outcome === 'leaks' ? 'leaks' : 'does not join'}: ${joint.mating.reason}`,
-        hint: 'Choose another way at this end.',
-      });
-  if (hose) checkFluid(line, hose.construction, problems);
-  const cut = arithmetic(line, ends, problems);
-  const bores = [...ends.flatMap((e) => [...(e.chain ?? []).map((p) => p.fitting.boreMm), e.hoseEnd?.boreMm]), hose?.boreMm].filter(
-    (b) => b !== undefined,
+  const around: Surroundings = { document, catalogue };
+  const findings: Finding[] = [];
+  const bare = line.pieces.map((piece) => pieceParts(line, piece, catalogue, findings));
+  const ports = [portTerminal(line, 'A', document), portTerminal(line, 'B', document)] as const;
+  for (const port of ports) checkOpenEnd(line, port, document, findings);
+  const ways = line.ways.map((_, at) =>
+    assembleWay(line, at, [terminal(bare[at - 1], 'B', ports[0]), terminal(bare[at], 'A', ports[1])], around, findings),
   );
-  return {
+  for (const port of ports) findings.push(...sensorFindings(line, port, around));
+  const joints = numberJoints(ways, bare, new Set(line.made ?? []));
+  findings.push(...joints.flatMap((joint) => leakOf(line, joint)));
+  const pieces = bare.map((piece, i) => withCut(line, piece, [ways[i]!, ways[i + 1]!], findings));
+  const bores = boresOf(ways, pieces);
+  const whole = {
     line,
-    ends,
-    ...(hose ? { hose } : {}),
+    portA: ports[0],
+    portB: ports[1],
+    ways,
+    pieces,
     joints,
-    ...(cut ? { cut } : {}),
-    problems,
     ...(bores.length > 0 ? { leastBoreMm: Math.min(...bores) } : {}),
-    state: stateOf(line, problems),
   };
+  const digest = digestOf(whole);
+  const changed = line.checked ? changedSince(line.checked, digest) : [];
+  if (changed.length > 0)
+    findings.push(finding('changed-since-checked', { lineId: line.id }, `Changed since it was checked: ${changed.join(', ')}.`));
+  return { ...whole, findings, digest, state: stateOf(line, findings, changed) };
 }
 
-function arithmetic(line: Line, [a, b]: readonly [AssembledEnd, AssembledEnd], problems: LineProblem[]): CutArithmetic | undefined {
-  if (line.tapedLengthMm === null) {
-    problems.push({ code: 'length-open', severity: 'open', message: 'No length taped.', hint: 'Tape from seat to seat over the mock-up.' });
-    return undefined;
-  }
-  if (!a.hoseEnd || !b.hoseEnd) return undefined;
-  try {
-    const exact = cutLength({ assemblyLengthMm: line.tapedLengthMm, endA: a.hoseEnd, endB: b.hoseEnd, slackPercent: line.slackPercent });
-    const cutMm = Math.ceil(exact - 1e-6);
-    const freeMm = line.tapedLengthMm - a.hoseEnd.aMm - b.hoseEnd.aMm;
-    return {
-      tapedMm: line.tapedLengthMm,
-      endAMm: a.hoseEnd.aMm,
-      endBMm: b.hoseEnd.aMm,
-      freeMm,
-      slackPercent: line.slackPercent,
-      slackMm: exact - freeMm,
-      cutMm,
-      assemblyMm: cutMm + a.hoseEnd.aMm + b.hoseEnd.aMm,
-    };
-  } catch (error) {
-    if (!(error instanceof CutLengthError)) throw error;
-    problems.push({ code: 'length', severity: 'attention', message: error.message, hint: error.hint });
-    return undefined;
-  }
+function portTerminal(line: Line, side: 'A' | 'B', { ports, components }: JobDocument): PortTerminal {
+  const port = ports.find((p) => p.id === line[`port${side}`]);
+  const component = components.find((c) => c.id === port?.componentId);
+  if (!port || !component) throw new RangeError(`Line L${line.number} names a port that is not in the job`);
+  return { kind: 'port', side, component, port };
 }
 
-function checkFluid(line: Line, construction: string, problems: LineProblem[]): void {
-  const service = serviceById(line.service);
-  const { fluids, name } = constructionById(construction);
-  const suits = fluids.includes(service.fluid) || service.fluid === 'air';
-  if (!suits && line.service !== 'other')
-    problems.push({
-      code: 'fluid',
-      severity: 'attention',
-      message: `${capital(name)} is not made for ${service.fluid}.`,
-      hint: 'Choose a construction rated for the fluid.',
-    });
+/** The end of a piece, or the port where there is no piece. */
+function terminal(piece: AssembledPiece | undefined, side: 'A' | 'B', port: PortTerminal): Terminal {
+  if (!piece) return port;
+  const { hose } = piece;
+  const hoseEnd = piece[`end${side}`];
+  return { kind: 'hose end', piece: piece.piece, side, ...(hose ? { hose } : {}), ...(hoseEnd ? { hoseEnd } : {}) };
 }
 
-function stateOf(line: Line, problems: readonly LineProblem[]): AssembledLine['state'] {
-  if (problems.some((p) => p.severity === 'leak')) return 'leaks';
-  if (problems.length > 0) return 'open';
-  return line.checked ? 'checked' : 'seals';
+function checkOpenEnd(line: Line, { port }: PortTerminal, { lines }: JobDocument, findings: Finding[]): void {
+  if (!port.openEnd || lines.some((l) => branchPorts(l).includes(port.id))) return;
+  findings.push(
+    finding(
+      'open-end-gone',
+      { lineId: line.id, portId: port.id },
+      `${port.label} stood for the open end of a tee that is no longer there.`,
+    ),
+  );
 }
 
-function constructionName(id: string): string {
-  try {
-    return capital(constructionById(id).name);
-  } catch {
-    return `"${id}"`;
-  }
+function leakOf(line: Line, { id, way, piece, number, mating }: LineJoint): Finding[] {
+  if (mating.outcome === 'seals') return [];
+  const leaks = mating.outcome === 'leaks';
+  const at = { lineId: line.id, joint: id, ...(way === undefined ? {} : { way }), ...(piece === undefined ? {} : { piece }) };
+  return [
+    finding(
+      leaks ? 'joint-leaks' : 'joint-does-not-join',
+      at,
+      `Joint ${number} ${leaks ? 'leaks' : 'does not join'}: ${mating.reason}`,
+      way === undefined ? { hint: lineRules['end-off-hose'].hint } : {},
+    ),
+  ];
 }
 
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
+function boresOf(ways: readonly AssembledWay[], pieces: readonly AssembledPiece[]): number[] {
+  return [
+    ...ways.flatMap((way) => (way.fittings ?? []).map((p) => p.fitting.boreMm)),
+    ...pieces.flatMap(({ hose, endA, endB }) => [hose?.boreMm, endA?.boreMm, endB?.boreMm]),
+  ].filter((bore) => bore !== undefined);
+}
+
+function stateOf({ checked }: Line, findings: readonly Finding[], changed: readonly string[]): AssembledLine['state'] {
+  if (findings.some((f) => f.severity === 'leak')) return 'leaks';
+  if (findings.some(holds)) return 'open';
+  return checked && changed.length === 0 ? 'checked' : 'seals';
 }
 
 /** Names both connectors of a joint for the inspector: `['O-ring boss -10, female', 'O-ring boss -10, male']`. */

@@ -1,19 +1,24 @@
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
-import type { Component, Line, Port } from '../job/index.js';
+import type { Component, Line, LineWay, Piece, Port } from '../job/index.js';
 import type { Mating } from '../seals/index.js';
+import type { Finding } from './findings.js';
 
-/** A fitting in its place in a chain, seen from the port: it meets the port side with `inner`, the hose side with `outer`. */
+/** A fitting in its place: it meets what comes before with the one end, what comes after with the other. */
 export interface PlacedFitting {
   readonly fitting: Fitting;
   readonly inEnd: number;
   readonly outEnd: number;
 }
+/** One that is in a line, from port A to port B. */
+export interface KeyedFitting extends PlacedFitting {
+  readonly key: string;
+}
 
 /** An open end with what stands on it. */
 export interface AssembledBranch {
-  /** Which fitting of the chain, and which of its ends. */
+  /** Which fitting of the way, and which of its ends. */
   readonly at: number;
   readonly end: number;
   readonly to: 'plug' | 'sensor' | 'line';
@@ -23,30 +28,60 @@ export interface AssembledBranch {
   readonly lineNumber?: number;
 }
 
-export interface AssembledEnd {
+/** What a way begins or ends on. */
+export interface PortTerminal {
+  readonly kind: 'port';
   readonly side: 'A' | 'B';
   readonly component: Component;
   readonly port: Port;
-  /** From the port to the hose end; undefined while no way is chosen. */
-  readonly chain?: readonly PlacedFitting[];
+}
+export interface HoseTerminal {
+  readonly kind: 'hose end';
+  readonly piece: Piece;
+  /** Which end of the piece. */
+  readonly side: 'A' | 'B';
+  readonly hose?: Hose;
+  readonly hoseEnd?: HoseEnd;
+}
+export type Terminal = PortTerminal | HoseTerminal;
+
+export interface AssembledWay {
+  /** Which way of the line, from port A. */
+  readonly at: number;
+  readonly kept: LineWay;
+  readonly from: Terminal;
+  readonly to: Terminal;
+  /** Undefined while no way is chosen, or while a part of it is nowhere known. */
+  readonly fittings?: readonly KeyedFitting[];
   /** What the open ends of its tees and crosses are given to. */
   readonly branches: readonly AssembledBranch[];
-  readonly hoseEnd?: HoseEnd;
+}
+
+/** One hose with its ends, as far as they are chosen and known. */
+export interface AssembledPiece {
+  readonly piece: Piece;
+  readonly hose?: Hose;
+  readonly endA?: HoseEnd;
+  readonly endB?: HoseEnd;
+  readonly cut?: CutArithmetic;
 }
 
 /** `sealed`: nothing is added. `needs`: it seals with a washer, ring or sealant that must be there. `made`: made up on the engine. */
 export type JointState = 'sealed' | 'needs' | 'leaks' | 'made';
 
 export interface LineJoint {
-  /** The same as long as the same two parts meet here. */
-  readonly key: string;
+  /** The keys of the two things that meet: the same whatever changes elsewhere in the line. */
+  readonly id: string;
   readonly state: JointState;
-  /** The open end it belongs to; absent for joints of the run. */
-  readonly branch?: { readonly at: number; readonly end: number };
   /** Balloon number, from port A to port B. */
   readonly number: number;
-  readonly side: 'A' | 'B';
-  /** `port to adapter`, `adapter to hose end`, `hose end to hose`. */
+  /** The way it is in; absent for a hose end on its hose. */
+  readonly way?: number;
+  /** The piece whose end it is; absent between fittings. */
+  readonly piece?: string;
+  /** The open end it belongs to; absent for joints of the run. */
+  readonly branch?: { readonly at: number; readonly end: number };
+  /** `Port to adapter`, `Adapter to hose end`, `Hose end to hose`. */
   readonly title: string;
   readonly parts: readonly [string, string];
   /** The two connectors; absent for a hose end on its hose. */
@@ -56,9 +91,12 @@ export interface LineJoint {
 
 /** The cut length with every step of its arithmetic, mm. */
 export interface CutArithmetic {
-  readonly tapedMm: number;
+  /** The length as it was given, and what as. */
+  readonly givenMm: number;
+  readonly as: 'taped' | 'assembly' | 'cut';
   readonly endAMm: number;
   readonly endBMm: number;
+  /** Hose between the ends before slack. */
   readonly freeMm: number;
   readonly slackPercent: number;
   readonly slackMm: number;
@@ -66,24 +104,32 @@ export interface CutArithmetic {
   readonly cutMm: number;
   /** Seat to seat as it will be made. */
   readonly assemblyMm: number;
-}
-
-export interface LineProblem {
-  readonly code:
-    'hose-open' | 'end-not-made' | 'way-open' | 'joint' | 'length-open' | 'length' | 'fluid' | 'part-missing' | 'branch' | 'sensor';
-  readonly severity: 'open' | 'attention' | 'leak';
-  readonly side?: 'A' | 'B';
-  readonly message: string;
-  readonly hint: string;
+  /** To be taken off a hose that is kept, mm. */
+  readonly shortenMm?: number;
 }
 
 export interface AssembledLine {
   readonly line: Line;
-  readonly ends: readonly [AssembledEnd, AssembledEnd];
-  readonly hose?: Hose;
+  readonly portA: PortTerminal;
+  readonly portB: PortTerminal;
+  /** One more than pieces. */
+  readonly ways: readonly AssembledWay[];
+  readonly pieces: readonly AssembledPiece[];
   readonly joints: readonly LineJoint[];
-  readonly cut?: CutArithmetic;
-  readonly problems: readonly LineProblem[];
+  /** What is open or wrong; advice does not hold a line back. */
+  readonly findings: readonly Finding[];
   readonly leastBoreMm?: number;
   readonly state: 'open' | 'leaks' | 'seals' | 'checked';
+  /** A hash of each thing that is looked at when the line is checked. */
+  readonly digest: Readonly<Record<string, string>>;
+}
+
+/** `Turbo, oil inlet`, or `the hose end`. */
+export function terminalName(terminal: Terminal): string {
+  return terminal.kind === 'port' ? `${terminal.component.name}, ${terminal.port.label}` : 'the hose end';
+}
+
+/** What a terminal offers to the way; undefined while it is not chosen. */
+export function terminalConnector(terminal: Terminal): Connector | undefined {
+  return terminal.kind === 'port' ? terminal.port.connector : terminal.hoseEnd?.connector;
 }

@@ -1,15 +1,17 @@
 import fc from 'fast-check';
-import { catalogue, document, endOn, feed, line, ports } from '../../testing/sample-job.js';
+import { catalogue, document, feed, line, ports, withAngle, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
 import { boundsOf, drawingToSvg, runSheet, type BalloonShape } from '../drawing/index.js';
-import { userOfPort, type JobDocument, type LineEnd, type Port } from '../job/index.js';
+import { userOfPort, type JobDocument, type KeptWay, type Port } from '../job/index.js';
 import { partsList } from '../purchasing/index.js';
 import { usualWeights } from '../chains/index.js';
 import {
+  asKept,
+  assembleJob,
   assembleLine,
-  branchesOf,
   chooseTogether,
   differenceBetween,
+  gapToHoseEnd,
   keptWay,
   placesForSensor,
   sensorMisfit,
@@ -27,18 +29,19 @@ const withPorts = (change: Partial<JobDocument>, gallery: Port = seated): JobDoc
   ...change,
 });
 const kept = waysToHoseEnd(seated, hoseEnd, catalogue, { wishes: { keepSensor: true } }).ways[0]!;
-const endA: LineEnd = { portId: 'gallery', angleDeg: 0, fittings: [...kept.fittings], branches: branchesOf(kept, 'gallery') };
-const assemble = (end: Partial<LineEnd>, d: JobDocument = withPorts({})) => {
-  const mine = { ...feed, endA: { ...endA, ...end } };
-  return assembleLine(mine, { ...d, lines: [mine, ...d.lines.slice(1)] }, catalogue);
+const atA = asKept(kept);
+const mine = (way: Partial<KeptWay> = {}) => withWay(feed, 0, way.fittings ?? atA.fittings, way.branches ?? atA.branches);
+const assemble = (way: Partial<KeptWay>, d: JobDocument = withPorts({})) => {
+  const own = mine(way);
+  return assembleLine(own, { ...d, lines: [own, ...d.lines.slice(1)] }, catalogue);
 };
-const codes = (a: ReturnType<typeof assemble>) => a.problems.map((p) => p.code);
+const rules = (a: ReturnType<typeof assemble>) => a.findings.map((p) => p.rule);
 
 describe('a displaced sensor', () => {
   it('is a problem until it has a place', () => {
     const bare = assembleLine(feed, withPorts({}), catalogue);
-    expect(bare.problems).toMatchObject([{ code: 'sensor', side: 'A', severity: 'open' }]);
-    expect(bare.problems[0]!.message).toContain('pressure switch');
+    expect(bare.findings).toMatchObject([{ rule: 'sensor-without-place', at: { way: 0, portId: 'gallery' }, severity: 'open' }]);
+    expect(bare.findings[0]!.message).toContain('pressure switch');
   });
 
   it('stays on a tee of the line: every joint of the branch is numbered and seals', () => {
@@ -47,8 +50,8 @@ describe('a displaced sensor', () => {
     const branch = line.joints.filter((j) => j.branch);
     expect(branch[branch.length - 1]!.title).toMatch(/to sensor$/);
     expect(line.joints.map((j) => j.number)).toEqual(line.joints.map((_, i) => i + 1));
-    expect(new Set(line.joints.map((j) => j.key)).size).toBe(line.joints.length);
-    expect(kept.jointCount).toBe(line.joints.filter((j) => j.side === 'A').length - 1);
+    expect(new Set(line.joints.map((j) => j.id)).size).toBe(line.joints.length);
+    expect(kept.jointCount).toBe(line.joints.filter((j) => j.way === 0).length);
   });
 
   it('moves to a free port that takes it, never to one that is used', () => {
@@ -75,10 +78,10 @@ describe('a displaced sensor', () => {
         catalogue,
       );
     expect(moved({ portId: 'spare', fittings: [] }).state).toBe('seals');
-    expect(moved({ portId: 'gone', fittings: [] }).problems[0]!.message).toContain('is gone');
-    expect(moved({ portId: 'pan', fittings: [] }).problems[0]!.message).toContain('which L2 uses');
-    expect(moved({ portId: 'spare', fittings: [{ id: 'an6m+an6m', inEnd: 0, outEnd: 1 }] }).problems[0]).toMatchObject({
-      code: 'sensor',
+    expect(moved({ portId: 'gone', fittings: [] }).findings[0]!.message).toContain('is gone');
+    expect(moved({ portId: 'pan', fittings: [] }).findings[0]!.message).toContain('which L2 uses');
+    expect(moved({ portId: 'spare', fittings: [{ id: 'an6m+an6m', inEnd: 0, outEnd: 1 }] }).findings[0]).toMatchObject({
+      rule: 'sensor-place-leaks',
       severity: 'leak',
     });
   });
@@ -93,8 +96,7 @@ describe('a displaced sensor', () => {
   });
 
   it('needs its parts and seals on the parts list', () => {
-    const d = withPorts({ lines: [{ ...feed, endA }] });
-    const rows = partsList(d, catalogue).rows;
+    const rows = partsList(assembleJob(withPorts({ lines: [mine()] }), catalogue)).rows;
     for (const { id } of kept.fittings) expect(rows.find((r) => r.id === id)?.quantity).toBeGreaterThan(0);
     const washers = rows.filter((r) => r.id.startsWith('copper washer')).reduce((sum, r) => sum + r.quantity, 0);
     expect(washers).toBe(kept.joints.concat(kept.branches[0]!.joints).filter((j) => j.kind === 'washer').length);
@@ -110,7 +112,7 @@ describe('an open end', () => {
   it('that nobody has leaks', () => {
     const line = assemble({ fittings: tee, branches: [] });
     expect(line.state).toBe('leaks');
-    expect(line.problems.find((p) => p.code === 'branch')!.message).toContain('is open');
+    expect(line.findings.find((p) => p.rule === 'branch-open')!.message).toContain('is open');
   });
 
   it('is closed by a plug that seals, and not by one that does not', () => {
@@ -118,26 +120,24 @@ describe('an open end', () => {
       assemble({ fittings: tee, branches: [{ at: 0, end: 2, to: 'plug', fittings: [{ id, inEnd: 0, outEnd: 0 }] }] });
     expect(plug('m14x1.5mwasher').joints.find((j) => j.branch)!.mating.outcome).toBe('seals');
     expect(plug('m12x1.5mwasher').state).toBe('leaks');
-    expect(codes(assemble({ fittings: tee, branches: [{ at: 0, end: 2, to: 'plug', fittings: [] }] }))).toContain('branch');
+    expect(rules(assemble({ fittings: tee, branches: [{ at: 0, end: 2, to: 'plug', fittings: [] }] }))).toContain('branch-open');
   });
 
   it('given to another line wants its port, and a line from it', () => {
     const stub: Port = { ...ports.gallery, id: 'stub', label: 'branch of L1', openEnd: true };
     const branches = [{ at: 0, end: 2, to: 'line' as const, portId: 'stub', fittings: [] }];
-    const other = line(7, { endA: endOn(stub, 'ptfe', 6, 0), endB: endOn(ports.inlet, 'ptfe', 6, 45) });
-    const mine = { ...feed, endA: { ...endA, fittings: tee, branches } };
-    const d = withPorts({ ports: [...document.ports, stub], lines: [mine, other] }, ports.gallery);
-    const put = assembleLine(mine, d, catalogue);
-    expect(put.ends[0].branches[0]).toMatchObject({ to: 'line', lineNumber: 7 });
-    expect(codes(put)).not.toContain('branch');
-    expect(assembleLine(mine, { ...d, lines: [mine] }, catalogue).problems.find((p) => p.code === 'branch')!.message).toContain(
-      'No line runs from',
-    );
+    const other = line(7, { from: stub, to: ports.inlet, hose: 'ptfe-6', angles: [0, 45] });
+    const own = mine({ fittings: tee, branches });
+    const d = withPorts({ ports: [...document.ports, stub], lines: [own, other] }, ports.gallery);
+    const put = assembleLine(own, d, catalogue);
+    expect(put.ways[0]!.branches[0]).toMatchObject({ to: 'line', lineNumber: 7 });
+    expect(rules(put)).toEqual([]);
+    const told = (l: typeof own, on: JobDocument, rule: string) =>
+      assembleLine(l, on, catalogue).findings.find((p) => p.rule === rule)?.message;
+    expect(told(own, { ...d, lines: [own] }, 'branch-line-missing')).toContain('No line runs from');
     const wrong = { ...d, ports: d.ports.map((p) => (p.id === 'stub' ? { ...p, connector: parseConnector('an6 m') } : p)) };
-    expect(assembleLine(mine, wrong, catalogue).state).toBe('leaks');
-    expect(assembleLine(other, { ...d, lines: [other] }, catalogue).problems.find((p) => p.code === 'branch')!.message).toContain(
-      'no longer there',
-    );
+    expect(assembleLine(own, wrong, catalogue).state).toBe('leaks');
+    expect(told(other, { ...d, lines: [other] }, 'open-end-gone')).toContain('no longer there');
   });
 });
 
@@ -148,15 +148,11 @@ describe('a chain whose part is gone', () => {
       fittings: catalogue.fittings.map((f) => (f.id === 'm14x1.5mwasher+an6m' ? { ...f, retired: true } : f)),
     };
     const line = assembleLine(feed, document, retired);
-    expect(line.ends[0].chain).toHaveLength(1);
-    expect(line.problems).toMatchObject([{ code: 'part-missing', severity: 'attention' }]);
-    const unknown = assembleLine(
-      { ...feed, endA: { ...feed.endA, fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }] } },
-      document,
-      catalogue,
-    );
-    expect(unknown.ends[0].chain).toBeUndefined();
-    expect(unknown.problems.find((p) => p.code === 'part-missing')!.message).toContain('ghost');
+    expect(line.ways[0]!.fittings).toHaveLength(1);
+    expect(line.findings).toMatchObject([{ rule: 'part-retired', severity: 'attention' }]);
+    const unknown = assembleLine(withWay(feed, 0, [{ id: 'ghost', inEnd: 0, outEnd: 1 }]), document, catalogue);
+    expect(unknown.ways[0]!.fittings).toBeUndefined();
+    expect(unknown.findings.find((p) => p.rule === 'part-gone')!.message).toContain('ghost');
   });
 });
 
@@ -164,13 +160,9 @@ describe('a joint', () => {
   it('is sealed, needs something, leaks or is made', () => {
     const first = assembleLine(feed, document, catalogue);
     expect(first.joints.map((j) => j.state)).toEqual(['needs', 'sealed', 'sealed', 'sealed', 'sealed', 'needs']);
-    const made = assembleLine({ ...feed, made: [first.joints[0]!.key, 'A9:gone>gone'] }, document, catalogue);
+    const made = assembleLine({ ...feed, made: [first.joints[0]!.id, 'gone>gone'] }, document, catalogue);
     expect(made.joints[0]!.state).toBe('made');
-    const wrong = {
-      ...feed,
-      made: first.joints.map((j) => j.key),
-      endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] },
-    };
+    const wrong = withWay({ ...feed, made: first.joints.map((j) => j.id) }, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]);
     expect(assembleLine(wrong, document, catalogue).joints.map((j) => j.state)).toContain('leaks');
   });
 });
@@ -185,11 +177,7 @@ describe('the sheet of a line with a tee', () => {
   });
 
   it('shows a throat where a fitting is narrower than the hose end', () => {
-    const narrow = assembleLine(
-      { ...feed, endB: { ...feed.endB, angleDeg: 0, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } },
-      document,
-      catalogue,
-    );
+    const narrow = assembleLine(withAngle(withWay(feed, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]), 'B', 0), document, catalogue);
     const sheet = runSheet(narrow, { width: 780, height: 362, jobNumber: '1', system: 'metric' });
     expect(sheet.shapes.some((s) => s.kind === 'area' && s.fill === 'throat')).toBe(true);
     expect(sheet.shapes.some((s) => s.kind === 'text' && s.text.startsWith('⌀'))).toBe(true);
@@ -205,10 +193,12 @@ describe('the sheet of a line with a tee', () => {
 
 describe('ways', () => {
   it('are kept with their figures, whatever they were found for', () => {
-    const again = keptWay({ fittings: endA.fittings!, branches: endA.branches! }, seated, hoseEnd, catalogue)!;
+    const again = keptWay(atA, gapToHoseEnd(seated, hoseEnd), catalogue)!;
     for (const figure of ['jointCount', 'priceMinor', 'lengthMm', 'leastBoreMm', 'name', 'toOrder'] as const)
       expect(again[figure]).toBe(kept[figure]);
-    expect(keptWay({ fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }], branches: [] }, seated, hoseEnd, catalogue)).toBeUndefined();
+    expect(
+      keptWay({ fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }], branches: [] }, gapToHoseEnd(seated, hoseEnd), catalogue),
+    ).toBeUndefined();
   });
 
   it('differ by the parts one has and the other has not, counted', () =>
@@ -217,23 +207,25 @@ describe('ways', () => {
 
 describe('a whole job', () => {
   const solve = (d: JobDocument, decidedToo = false): { solved: SolvedJob; steps: number } => {
-    const work = solveJob(d, catalogue, { weights: usualWeights, decidedToo });
+    const work = solveJob(assembleJob(d, catalogue), { weights: usualWeights, decidedToo });
     for (let steps = 0; ; steps++) {
       const next = work.next();
       if (next.done) return { solved: next.value, steps };
     }
   };
-  const open = (l: typeof feed) => ({ ...l, endA: { ...l.endA, fittings: null }, endB: { ...l.endB, fittings: null } });
+  const open = (l: typeof feed) => withWay(withWay(l, 0, null), 1, null);
+  const checked = { at: null, digest: {} };
 
   it('solves the open ends, leaves decided and checked ones alone, and says what it cannot', () => {
-    const d = { ...document, lines: [open(feed), { ...document.lines[1]!, checked: true }, { ...open(document.lines[2]!), dash: null }] };
+    const noHose = withPiece(open(document.lines[2]!), { hose: null, endA: null, endB: null });
+    const d = { ...document, lines: [open(feed), { ...document.lines[1]!, checked }, noHose] };
     const { solved, steps } = solve(d);
     expect(steps).toBe(4);
-    expect(solved.ends.map((e) => [e.lineNumber, e.side, e.way?.jointCount, e.why])).toEqual([
-      [1, 'A', 2, undefined],
-      [1, 'B', 2, undefined],
-      [3, 'A', undefined, 'No hose is chosen yet.'],
-      [3, 'B', undefined, 'No hose is chosen yet.'],
+    expect(solved.ends.map((e) => [e.lineNumber, e.at, e.way?.jointCount, e.why])).toEqual([
+      [1, 0, 2, undefined],
+      [1, 1, 2, undefined],
+      [3, 0, undefined, 'No hose is chosen yet.'],
+      [3, 1, undefined, 'No hose is chosen yet.'],
     ]);
     expect(solved.proven).toBe(true);
     expect(solve(document).solved.ends).toEqual([]);
@@ -241,12 +233,12 @@ describe('a whole job', () => {
   });
 
   it('solves ends that leak as well, and says what leaks there', () => {
-    const leaking = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
+    const leaking = withWay(feed, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]);
     const { ends } = solve({ ...document, lines: [leaking] }).solved;
-    expect(ends.map((e) => [e.side, e.same, e.way?.jointCount])).toEqual([['B', false, 2]]);
+    expect(ends.map((e) => [e.at, e.same, e.way?.jointCount])).toEqual([[1, false, 2]]);
     expect(ends[0]!.leaks).toMatch(/^Joint 6 does not join: /);
     // what leaks is not as it was when it was checked
-    expect(solve({ ...document, lines: [{ ...leaking, checked: true }] }).solved.ends).toHaveLength(1);
+    expect(solve({ ...document, lines: [{ ...leaking, checked }] }).solved.ends).toHaveLength(1);
   });
 
   it('counts the shelf down: what decided ends take is not there for the others', () => {
@@ -257,14 +249,15 @@ describe('a whole job', () => {
     });
     const other = (id: string): Port => ({ ...ports.gallery, id, label: id });
     const lines = ['one', 'two', 'three'].map((id, i) => ({
-      ...feed,
+      ...withWay(feed, 0, i === 0 ? [{ id: part, inEnd: 0, outEnd: 1 }] : null),
       id,
       number: i + 1,
-      endA: { ...feed.endA, portId: id, fittings: i === 0 ? [{ id: part, inEnd: 0, outEnd: 1 }] : null },
+      order: i,
+      portA: id,
     }));
     const d = { ...document, ports: [...document.ports, ...['one', 'two', 'three'].map(other)], lines };
     const supply = (shelf: number) => {
-      const work = solveJob(d, stocked(shelf), { weights: usualWeights });
+      const work = solveJob(assembleJob(d, stocked(shelf)), { weights: usualWeights });
       let next = work.next();
       while (!next.done) next = work.next();
       return next.value.ends.map((e) => [e.lineNumber, e.toOrder, e.leadDays]);

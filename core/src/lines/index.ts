@@ -1,28 +1,42 @@
+export { assembleJob, jointKey, type AssembledJob, type JointPlace } from './assemble-job.js';
 export { assembleLine, jointNames } from './assemble-line.js';
-export type {
-  AssembledBranch,
-  AssembledEnd,
-  AssembledLine,
-  CutArithmetic,
-  JointState,
-  LineJoint,
-  LineProblem,
-  PlacedFitting,
-} from './assembled-line.js';
 export {
-  asWay,
-  branchesOf,
+  terminalConnector,
+  terminalName,
+  type AssembledBranch,
+  type AssembledLine,
+  type AssembledPiece,
+  type AssembledWay,
+  type CutArithmetic,
+  type HoseTerminal,
+  type JointState,
+  type KeyedFitting,
+  type LineJoint,
+  type PlacedFitting,
+  type PortTerminal,
+  type Terminal,
+} from './assembled-line.js';
+export { changedSince } from './digest.js';
+export { finding, holds, lineRules, type Finding, type FindingPlace, type LineRule, type Remedy, type Severity } from './findings.js';
+export { graphOf, type GraphEdge, type GraphNode, type JobGraph } from './job-graph.js';
+export {
+  asKept,
   differenceBetween,
+  gapOf,
+  gapToHoseEnd,
   keptWay,
-  partsOf,
   takeOffsOf,
   USUAL_MOST_FITTINGS,
+  waysAcross,
   waysToHoseEnd,
+  type Gap,
+  type GapSide,
   type Way,
   type WaysAnswer,
   type WaysOptions,
 } from './ways.js';
+export { partsBetween, type PartBetween } from './parts-between.js';
 export { sensorMisfit } from './sensor-misfit.js';
 export { placesForSensor, sensorMove, type SensorMove, type SensorPlace } from './sensors.js';
 export { chooseTogether, type Choice } from './choose-together.js';
-export { solveJob, type JobQuery, type SolvedEnd, type SolvedJob, type SolveProgress } from './solve-job.js';
+export { solveJob, type JobQuery, type SolvedJob, type SolvedWay, type SolveProgress } from './solve-job.js';

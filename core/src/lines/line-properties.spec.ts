@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { catalogue, document } from '../../testing/sample-job.js';
 import { boundsOf, runSheet } from '../drawing/index.js';
-import { constructions, hoseEndAngles } from '../hose/index.js';
-import { serviceIds, writeJobFile, readJobFile, type JobDocument, type Line } from '../job/index.js';
+import { jointIdsIn, serviceIds, writeJobFile, readJobFile, type JobDocument, type Line } from '../job/index.js';
 import { cutTickets } from '../cutting/index.js';
 import { partsList } from '../purchasing/index.js';
 import { everyConnector, formatConnector, parseConnector, type Connector } from '../connectors/index.js';
-import { assembleLine } from './index.js';
+import { assembleJob, assembleLine, holds } from './index.js';
 
 /** Any port the survey can hold, any line the server can store: right, wrong or half done. */
 const connector: fc.Arbitrary<Connector> = fc.constantFrom(...everyConnector());
@@ -19,29 +18,41 @@ const link = fc.oneof(
   },
   { weight: 1, arbitrary: fc.constant({ id: 'gone', inEnd: 0, outEnd: 1 }) },
 );
-const end = (portId: string) =>
-  fc.record({
-    portId: fc.constant(portId),
-    angleDeg: fc.constantFrom(...hoseEndAngles),
-    fittings: fc.option(fc.array(link, { maxLength: 3 }), { nil: null }),
-  });
+const way = (keys: string) =>
+  fc.option(
+    fc.array(link, { maxLength: 3 }).map((links) => ({ fittings: links.map((l, i) => ({ key: `${keys}${i}`, ...l })), branches: [] })),
+    { nil: null },
+  );
+const hose = fc.option(fc.constantFrom(...catalogue.hoses.map((h) => h.id), 'hose-of-nobody'), { nil: null });
+const hoseEnd = fc.option(fc.constantFrom(...catalogue.hoseEnds.map((e) => e.id), 'end-of-nobody'), { nil: null });
+const mm = fc.double({ min: 0.1, max: 30_000, noNaN: true });
+const piece = (key: string) =>
+  fc
+    .record({
+      hose,
+      endA: hoseEnd,
+      endB: hoseEnd,
+      length: fc.option(fc.record({ mm, as: fc.constantFrom('taped', 'assembly', 'cut') }), { nil: null }),
+      slackPercent: fc.double({ min: 0, max: 20, noNaN: true }),
+      source: fc.constantFrom('cut', 'bought', 'kept'),
+      hasMm: mm,
+      provisional: fc.boolean(),
+    })
+    .map(({ hasMm, ...rest }) => ({ key, ...rest, ...(rest.source === 'cut' ? {} : { hasMm }) }));
+const path = fc
+  .integer({ min: 0, max: 3 })
+  .chain((n) =>
+    fc.record({
+      pieces: fc.tuple(...Array.from({ length: n }, (_, i) => piece(`p${i}`))),
+      ways: fc.tuple(...Array.from({ length: n + 1 }, (_, i) => way(`w${i}`).map((chosen) => ({ chosen })))),
+    }),
+  );
 const job: fc.Arbitrary<JobDocument> = fc
-  .record({
-    a: connector,
-    b: connector,
-    service: fc.constantFrom(...serviceIds),
-    construction: fc.option(fc.constantFrom(...constructions.map((c) => c.id)), { nil: null }),
-    dash: fc.option(fc.constantFrom(3, 4, 6, 7, 8, 10, 12, 16), { nil: null }),
-    endA: end('gallery'),
-    endB: end('inlet'),
-    tapedLengthMm: fc.option(fc.double({ min: 0.1, max: 30_000, noNaN: true }), { nil: null }),
-    slackPercent: fc.double({ min: 0, max: 20, noNaN: true }),
-    checked: fc.boolean(),
-  })
-  .map(({ a, b, ...line }) => ({
+  .record({ a: connector, b: connector, service: fc.constantFrom(...serviceIds), path, checked: fc.boolean() })
+  .map(({ a, b, service, path: { pieces, ways }, checked }) => ({
     ...document,
     ports: document.ports.map((p) => (p.id === 'gallery' ? { ...p, connector: a } : p.id === 'inlet' ? { ...p, connector: b } : p)),
-    lines: [{ ...(document.lines[0] as Line), ...line }],
+    lines: [{ ...(document.lines[0] as Line), service, pieces, ways, checked: checked ? { at: null, digest: {} } : null }],
   }));
 
 describe('whatever a job holds', () => {
@@ -52,12 +63,14 @@ describe('whatever a job holds', () => {
         const bad = line.joints.some((j) => j.mating.outcome !== 'seals');
         if (bad) expect(line.state).toBe('leaks');
         if (line.state === 'seals' || line.state === 'checked') {
-          expect(line.problems).toEqual([]);
-          expect(line.cut!.cutMm).toBeGreaterThan(0);
-          expect(line.ends.every((e) => e.chain && e.hoseEnd)).toBe(true);
+          expect(line.findings.filter(holds)).toEqual([]);
+          for (const { cut, endA, endB } of line.pieces) expect([cut!.cutMm > 0, !!endA, !!endB]).toEqual([true, true, true]);
+          expect(line.ways.every((w) => w.fittings)).toBe(true);
         }
+        expect(new Set(line.joints.map((j) => j.id)).size).toBe(line.joints.length);
+        expect(jointIdsIn(line.line)).toEqual(expect.arrayContaining(line.joints.map((j) => j.id)));
         expect(line.joints.map((j) => j.number)).toEqual(line.joints.map((_, i) => i + 1));
-        for (const p of line.problems)
+        for (const p of line.findings)
           expect([p.message, p.hint]).toEqual([expect.stringMatching(/^\S.*\.$/s), expect.stringMatching(/^\S.*\.$/s)]);
       }),
       { numRuns: 300 },
@@ -82,10 +95,14 @@ describe('whatever a job holds', () => {
   it('it has either a ticket or the reasons why not, and its parts are counted once', () => {
     fc.assert(
       fc.property(job, (d) => {
-        const { tickets, notReady } = cutTickets(d, catalogue);
-        expect(tickets.length + notReady.length).toBe(1);
+        const assembled = assembleJob(d, catalogue);
+        const { tickets, notReady } = cutTickets(assembled);
+        const toCut = assembled.lines[0]!.pieces.filter(
+          ({ piece, cut }) => piece.source === 'cut' || (piece.source === 'kept' && cut?.shortenMm),
+        );
+        expect(notReady.length === 0 ? tickets.length : toCut.length + 1 - notReady.length).toBe(toCut.length);
         for (const n of notReady) expect(n.reasons.length).toBeGreaterThan(0);
-        const list = partsList(d, catalogue);
+        const list = partsList(assembled);
         expect(new Set(list.rows.map((r) => r.id)).size).toBe(list.rows.length);
         for (const r of list.rows) expect(r.quantity).toBeGreaterThan(0);
         if (tickets.length > 0) expect(list.incomplete).toEqual([]);
@@ -97,6 +114,9 @@ describe('whatever a job holds', () => {
   it('it can be written as a file and holds together when read, its ports as they were', () => {
     fc.assert(
       fc.property(job, (d) => {
+        const known_ = (id: string | null): boolean => id === null || !id.endsWith('of-nobody');
+        const whole = d.lines[0]!.pieces.every((p) => known_(p.hose) && known_(p.endA) && known_(p.endB));
+        fc.pre(whole);
         const file = writeJobFile(d, catalogue);
         expect(JSON.parse(JSON.stringify(file))).toEqual(file);
         const known = new Set([...catalogue.fittings.map((f) => f.id), 'gone']);

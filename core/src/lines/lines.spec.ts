@@ -1,4 +1,4 @@
-import { catalogue, document, drain, endOn, feed, line, ports } from '../../testing/sample-job.js';
+import { catalogue, document, drain, feed, ports, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
 import { assembleLine, jointNames, waysToHoseEnd } from './index.js';
 import { serviceById, services } from '../job/index.js';
@@ -8,13 +8,13 @@ const assemble = (l = feed, d = document) => assembleLine(l, d, catalogue);
 describe('assembleLine', () => {
   it('numbers the joints from port A along the line to port B', () => {
     const { joints, state } = assemble();
-    expect(joints.map((j) => [j.number, j.side, j.title])).toEqual([
-      [1, 'A', 'Port to adapter'],
-      [2, 'A', 'Adapter to hose end'],
-      [3, 'A', 'Hose end to hose'],
-      [4, 'B', 'Hose end to hose'],
-      [5, 'B', 'Adapter to hose end'],
-      [6, 'B', 'Port to adapter'],
+    expect(joints.map((j) => [j.number, j.id, j.title])).toEqual([
+      [1, 'A>0m', 'Port to adapter'],
+      [2, '0m>p1.A', 'Adapter to hose end'],
+      [3, 'p1.A>hose', 'Hose end to hose'],
+      [4, 'p1.B>hose', 'Hose end to hose'],
+      [5, 'p1.B>1m', 'Adapter to hose end'],
+      [6, '1m>B', 'Port to adapter'],
     ]);
     expect(joints.map((j) => j.mating.kind)).toEqual(['washer', 'cone', 'olive', 'olive', 'cone', 'o-ring']);
     expect(state).toBe('seals');
@@ -23,7 +23,7 @@ describe('assembleLine', () => {
   });
 
   it('works the cut length out step by step and rounds it up', () => {
-    const { cut } = assemble(drain);
+    const { cut } = assemble(drain).pieces[0]!;
     expect(cut!.freeMm).toBeCloseTo(400 - cut!.endAMm - cut!.endBMm, 6);
     expect(cut!.slackMm).toBeCloseTo(cut!.freeMm * 0.02, 6);
     expect(cut!.cutMm).toBe(Math.ceil(cut!.freeMm + cut!.slackMm));
@@ -31,17 +31,11 @@ describe('assembleLine', () => {
   });
 
   it('says what is open, and joins nothing that is not chosen', () => {
-    const bare = line(9, {
-      construction: null,
-      dash: null,
-      tapedLengthMm: null,
-      endA: { ...feed.endA, fittings: null },
-      endB: { ...feed.endB, fittings: null },
-    });
-    const { problems, joints, state, cut } = assemble(bare);
-    expect(problems.map((p) => p.code)).toEqual(['hose-open', 'way-open', 'way-open', 'length-open']);
+    const bare = withWay(withWay(withPiece(feed, { hose: null, endA: null, endB: null, length: null }), 0, null), 1, null);
+    const { findings, joints, state, pieces } = assemble(bare);
+    expect(findings.map((p) => p.rule)).toEqual(['hose-not-chosen', 'way-not-chosen', 'way-not-chosen', 'length-not-given']);
     expect(joints).toEqual([]);
-    expect(cut).toBeUndefined();
+    expect(pieces[0]!.cut).toBeUndefined();
     expect(state).toBe('open');
   });
 
@@ -50,27 +44,25 @@ describe('assembleLine', () => {
       ...document,
       ports: document.ports.map((p) => (p.id === 'inlet' ? { ...p, connector: parseConnector('an6 f') } : p)),
     };
-    const { state, problems } = assemble(feed, changed);
+    const { state, findings } = assemble(feed, changed);
     expect(state).toBe('leaks');
-    expect(problems.find((p) => p.code === 'joint')!.message).toMatch(/^Joint 6 leaks: Same 9\/16-18/);
+    expect(findings.find((p) => p.rule === 'joint-leaks')!.message).toMatch(/^Joint 6 leaks: Same 9\/16-18/);
   });
 
   it('tells of parts, hoses and angles the catalogue does not have', () => {
-    const codes = (l: typeof feed) => assemble(l).problems.map((p) => p.code);
-    expect(codes({ ...feed, endA: { ...feed.endA, fittings: [{ id: 'gone', inEnd: 0, outEnd: 1 }] } })).toContain('part-missing');
-    expect(codes({ ...feed, dash: 7 })).toContain('hose-open');
-    expect(codes({ ...feed, construction: 'pushon', endB: { ...feed.endB, angleDeg: 30 } })).toContain('end-not-made');
-    expect(codes({ ...feed, construction: 'coolant', dash: 6 })).toContain('fluid');
-    expect(codes({ ...feed, tapedLengthMm: 30 })).toContain('length');
+    const rules = (l: typeof feed) => assemble(l).findings.map((p) => p.rule);
+    expect(rules(withWay(feed, 0, [{ id: 'gone', inEnd: 0, outEnd: 1 }]))).toContain('part-gone');
+    expect(rules(withPiece(feed, { hose: 'hose-ptfe-7' }))).toContain('hose-not-known');
+    expect(rules(withPiece(feed, { hose: null, wanted: { construction: 'ptfe', dash: 7 } }))).toContain('hose-not-known');
+    expect(rules(withPiece(feed, { endB: null, wanted: { angleB: 30 } }))).toContain('end-not-chosen');
+    expect(rules(withPiece(feed, { endB: 'end-ptfe-6-17' }))).toContain('end-not-chosen');
+    expect(rules(withPiece(feed, { hose: 'hose-rubber-6' }))).toContain('joint-does-not-join');
+    expect(rules(withPiece(feed, { endB: 'end-fuel-6-0' }))).toContain('end-off-hose');
+    expect(rules(withPiece(feed, { hose: 'hose-coolant-6' }))).toContain('hose-not-for-fluid');
+    expect(rules(withPiece(feed, { length: { mm: 30, as: 'taped' } }))).toContain('length-too-short');
   });
 
-  it('is checked only while it seals', () => {
-    expect(assemble({ ...feed, checked: true }).state).toBe('checked');
-    expect(assemble({ ...feed, checked: true, tapedLengthMm: null }).state).toBe('open');
-  });
-
-  it('refuses a line on a port that is not there', () =>
-    expect(() => assemble({ ...feed, endA: { ...feed.endA, portId: 'nowhere' } })).toThrow(RangeError));
+  it('refuses a line on a port that is not there', () => expect(() => assemble({ ...feed, portA: 'nowhere' })).toThrow(RangeError));
 });
 
 describe('waysToHoseEnd', () => {
@@ -91,8 +83,6 @@ describe('waysToHoseEnd', () => {
     expect(none.explanation).toMatch(/No chain in the catalogue joins metric parallel M48×2/);
     expect(none.missingLinks).toHaveLength(1);
   });
-
-  it('gives the way that the sample line took', () => expect(endOn(ports.inlet, 'ptfe', 6, 45)).toEqual(feed.endB));
 });
 
 describe('services', () => {

@@ -1,78 +1,114 @@
 import type { Connector } from '../connectors/index.js';
-import { constructionById, hoseJoint, type Hose } from '../hose/index.js';
+import { constructionById, hoseJoint } from '../hose/index.js';
+import { besides, branchKeys, hoseJointId, jointId } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
-import type { AssembledBranch, AssembledEnd, JointState, LineJoint, PlacedFitting } from './assembled-line.js';
+import {
+  terminalConnector,
+  terminalName,
+  type AssembledBranch,
+  type AssembledPiece,
+  type AssembledWay,
+  type JointState,
+  type LineJoint,
+  type Terminal,
+} from './assembled-line.js';
 
 type Unnumbered = Omit<LineJoint, 'number' | 'state'>;
 
-/** What meets at the outer side of a joint: its name for the reader, its id for the key. */
-interface Exposed {
-  readonly what: string;
-  readonly part: string;
-  readonly id: string;
+/** One of the two things that meet in a joint. */
+interface Facing {
+  readonly what: 'Port' | 'Adapter' | 'Branch' | 'Hose end' | 'Plug' | 'Sensor';
+  readonly name: string;
+  readonly key: string;
   readonly connector: Connector;
 }
 
-/** Joints of both ends, numbered from port A along the line to port B; those on a branch follow the joint of their tee. */
-export function numberJoints(
-  [a, b]: readonly [AssembledEnd, AssembledEnd],
-  hose: Hose | undefined,
-  made: ReadonlySet<string>,
-): LineJoint[] {
-  return [...towardsHose(a, hose), ...towardsHose(b, hose).reverse()].map((joint, i) => ({
-    number: i + 1,
-    ...joint,
-    state: stateOf(joint.mating, made.has(joint.key)),
-  }));
+/** The joints of a line, numbered from port A to port B; those on a branch follow the joint before their tee. */
+export function numberJoints(ways: readonly AssembledWay[], pieces: readonly AssembledPiece[], made: ReadonlySet<string>): LineJoint[] {
+  const all = ways.flatMap((way, at) => [...inWay(way, pieces), ...onHose(pieces[at], [way, ways[at + 1]])]);
+  return all.map((joint, i) => ({ number: i + 1, ...joint, state: stateOf(joint.mating, made.has(joint.id)) }));
 }
 
-function towardsHose(end: AssembledEnd, hose: Hose | undefined): Unnumbered[] {
-  const { side, chain, hoseEnd } = end;
-  if (!chain || !hoseEnd) return [];
+function inWay(way: AssembledWay, pieces: readonly AssembledPiece[]): Unnumbered[] {
+  const { at, fittings, branches, from, to } = way;
+  const [before, after] = besides({ pieces: pieces.map((p) => p.piece) }, at);
+  const [near, far] = [terminalConnector(from), terminalConnector(to)];
+  if (!fittings || !near || !far) return [];
+  // told from the port where there is one
+  const backwards = from.kind === 'hose end' && to.kind === 'port';
   const list: Unnumbered[] = [];
-  const key = (from: string, to: string): string => `${side}${list.length}:${from}>${to}`;
-  const join = (from: Exposed, name: string, id: string, inner: Connector, title: string, branch?: LineJoint['branch']): void => {
+  const join = (a: Facing, b: Facing, branch?: LineJoint['branch']): void => {
+    const [one, other] = backwards && !branch ? [b, a] : [a, b];
+    const piece =
+      from.kind === 'hose end' && a.key === before ? from.piece.key : to.kind === 'hose end' && b.key === after ? to.piece.key : undefined;
     list.push({
-      key: key(from.id, id),
-      side,
-      title: `${from.what} to ${title}`,
-      parts: [from.part, name],
-      connectors: [from.connector, inner],
-      mating: mate(from.connector, inner),
+      id: jointId(a.key, b.key),
+      way: at,
+      ...(piece ? { piece } : {}),
+      title: `${one.what} to ${other.what.toLowerCase()}`,
+      parts: [one.name, other.name],
+      connectors: [one.connector, other.connector],
+      mating: mate(one.connector, other.connector),
       ...(branch ? { branch } : {}),
     });
   };
-  let exposed: Exposed = { what: 'Port', part: `${end.component.name}, ${end.port.label}`, id: 'port', connector: end.port.connector };
-  for (const [at, placed] of chain.entries()) {
-    const { fitting } = placed;
-    join(exposed, fitting.name, fitting.id, fitting.ends[placed.inEnd]!, 'adapter');
-    for (const branch of end.branches.filter((b) => b.at === at)) alongBranch(placed, branch, join);
-    exposed = { what: 'Adapter', part: fitting.name, id: fitting.id, connector: fitting.ends[placed.outEnd]! };
-  }
-  join(exposed, hoseEnd.name, hoseEnd.id, hoseEnd.connector, 'hose end');
-  if (hose && constructionById(hoseEnd.construction).endStyle !== 'clamp')
-    list.push({
-      key: key(hoseEnd.id, hose.id),
-      side,
-      title: 'Hose end to hose',
-      parts: [hoseEnd.name, hose.name],
-      mating: hoseJoint(hoseEnd, hose),
-    });
+  let exposed = facing(from, before, near);
+  fittings.forEach(({ fitting, inEnd, outEnd, key }, i) => {
+    const adapter = { what: 'Adapter', name: fitting.name, key } as const;
+    join(exposed, { ...adapter, connector: fitting.ends[inEnd]! });
+    for (const branch of branches.filter((b) => b.at === i)) alongBranch(way, i, branch, join);
+    exposed = { ...adapter, connector: fitting.ends[outEnd]! };
+  });
+  join(exposed, facing(to, after, far));
   return list;
 }
 
+function facing(terminal: Terminal, key: string, connector: Connector): Facing {
+  return terminal.kind === 'port'
+    ? { what: 'Port', name: terminalName(terminal), key, connector }
+    : { what: 'Hose end', name: terminal.hoseEnd!.name, key, connector };
+}
+
 function alongBranch(
-  { fitting }: PlacedFitting,
+  { fittings, kept }: AssembledWay,
+  at: number,
   branch: AssembledBranch,
-  join: (from: Exposed, name: string, id: string, inner: Connector, title: string, branch: LineJoint['branch']) => void,
+  join: (a: Facing, b: Facing, branch: LineJoint['branch']) => void,
 ): void {
-  const place = { at: branch.at, end: branch.end };
-  let exposed: Exposed = { what: 'Branch', part: fitting.name, id: `${fitting.id}.${branch.end}`, connector: fitting.ends[branch.end]! };
-  for (const { fitting: part, inEnd, outEnd } of branch.fittings) {
-    join(exposed, part.name, part.id, part.ends[inEnd]!, part.ends.length === 1 ? 'plug' : 'adapter', place);
-    exposed = { what: 'Adapter', part: part.name, id: part.id, connector: part.ends[outEnd]! };
-  }
-  if (branch.sensor) join(exposed, branch.sensor.name, 'sensor', branch.sensor.connector, 'sensor', place);
+  const { fitting, key } = fittings![at]!;
+  const stood = kept.chosen!.branches.find((b) => b.at === at && b.end === branch.end)!;
+  const keys = branchKeys(key, stood);
+  const place = { at, end: branch.end };
+  let exposed: Facing = { what: 'Branch', name: fitting.name, key: keys[0]!, connector: fitting.ends[branch.end]! };
+  branch.fittings.forEach(({ fitting: part, inEnd, outEnd }, i) => {
+    const what = part.ends.length === 1 ? 'Plug' : 'Adapter';
+    join(exposed, { what, name: part.name, key: keys[i + 1]!, connector: part.ends[inEnd]! }, place);
+    exposed = { what: 'Adapter', name: part.name, key: keys[i + 1]!, connector: part.ends[outEnd]! };
+  });
+  const { sensor } = branch;
+  if (sensor) join(exposed, { what: 'Sensor', name: sensor.name, key: 'sensor', connector: sensor.connector }, place);
+}
+
+/**
+ * The ends of a piece on its hose, where the way beside is chosen: before, an end may still be another. A cut end that is clamped has
+ * its joint with the barb.
+ */
+function onHose(piece: AssembledPiece | undefined, beside: readonly (AssembledWay | undefined)[]): Unnumbered[] {
+  const { hose } = piece ?? {};
+  if (!piece || !hose) return [];
+  return (['A', 'B'] as const).flatMap((side, i) => {
+    const end = piece[`end${side}`];
+    if (!end || !beside[i]?.fittings || constructionById(end.construction).endStyle === 'clamp') return [];
+    return [
+      {
+        id: hoseJointId(piece.piece.key, side),
+        piece: piece.piece.key,
+        title: 'Hose end to hose',
+        parts: [end.name, hose.name],
+        mating: hoseJoint(end, hose),
+      } as const,
+    ];
+  });
 }
 
 function stateOf({ outcome, seal }: Mating, made: boolean): JointState {

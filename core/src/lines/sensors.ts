@@ -1,9 +1,12 @@
 import { solveChains, type Chain, type ChainWeights } from '../chains/index.js';
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
-import { findFitting, userOfPort, type Catalogue, type JobDocument, type Port } from '../job/index.js';
+import { branchesIn, endsOn, findFitting, userOfPort, type Catalogue, type JobDocument, type Line, type Port } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
-import type { AssembledEnd, LineProblem } from './assembled-line.js';
+import type { Surroundings } from './assemble-way.js';
+import type { PortTerminal } from './assembled-line.js';
+import { finding, type Finding, type FindingPlace } from './findings.js';
+import { sensorMisfit } from './sensor-misfit.js';
 
 /** A free port that takes a sensor, and how. */
 export interface SensorPlace {
@@ -38,32 +41,27 @@ function isFree(port: Port, document: JobDocument, besides: string): boolean {
   return !port.openEnd && (user === undefined || (user.kind === 'sensor' && user.from?.id === besides));
 }
 
-/** What is wrong with the new place of the sensor that sat in this end's port; undefined where all is well. */
-export function sensorProblem({ port, side }: AssembledEnd, document: JobDocument, catalogue: Catalogue): LineProblem | undefined {
+/** What is wrong with the sensor that sat in a port of the line: it has no place, or does not seal in the one it has. */
+export function sensorFindings(line: Line, { side, port }: PortTerminal, { document, catalogue }: Surroundings): Finding[] {
   const { sensor } = port;
-  if (!sensor) return undefined;
-  const say = (message: string, hint: string, severity: LineProblem['severity'] = 'open'): LineProblem => ({
-    code: 'sensor',
-    severity,
-    side,
-    message,
-    hint,
-  });
-  const kept = document.lines.some((l) => [l.endA, l.endB].some((e) => e.branches?.some((b) => b.to === 'sensor' && b.portId === port.id)));
-  if (kept) return undefined;
-  if (!sensor.movedTo)
-    return say(
-      `The ${sensor.name} sits in this port and has no new place.`,
-      'Keep it on a tee at this end, or move it to a free port: see the ways below the sheet.',
-    );
-  const place = document.ports.find((p) => p.id === sensor.movedTo!.portId);
-  if (!place) return say(`The port the ${sensor.name} was to move to is gone.`, 'Find it another place.');
-  const user = document.lines.find((l) => l.endA.portId === place.id || l.endB.portId === place.id);
-  if (user) return say(`The ${sensor.name} was to move to ${place.label}, which L${user.number} uses.`, 'Find it another place.');
+  if (!sensor) return [];
+  const at = { lineId: line.id, portId: port.id, way: side === 'A' ? 0 : line.ways.length - 1 };
+  const misfit = sensorMisfit({ connector: port.connector, sensor: { ...sensor, movedTo: null } });
+  const own = misfit ? [finding('sensor-off-port', at, `The ${sensor.name} cannot have come out of this port: ${misfit}`)] : [];
+  if (document.lines.some((l) => branchesIn(l).some((b) => b.to === 'sensor' && b.portId === port.id))) return own;
+  return [...own, ...placeFindings(port, at, document, catalogue)];
+}
+
+function placeFindings(port: Port, at: FindingPlace, document: JobDocument, catalogue: Catalogue): Finding[] {
+  const { name, movedTo } = port.sensor!;
+  if (!movedTo) return [finding('sensor-without-place', at, `The ${name} sits in this port and has no new place.`)];
+  const place = document.ports.find((p) => p.id === movedTo.portId);
+  if (!place) return [finding('sensor-place-gone', at, `The port the ${name} was to move to is gone.`)];
+  const user = document.lines.find((l) => endsOn(l, place.id));
+  if (user) return [finding('sensor-place-taken', at, `The ${name} was to move to ${place.label}, which L${user.number} uses.`)];
   const move = sensorMove(port, document, catalogue);
-  return move?.joints.every((joint) => joint.outcome === 'seals')
-    ? undefined
-    : say(`The ${sensor.name} does not seal in ${place.label}.`, 'Find it another place, or other adapters.', 'leak');
+  if (move?.joints.every((joint) => joint.outcome === 'seals')) return [];
+  return [finding('sensor-place-leaks', at, `The ${name} does not seal in ${place.label}.`)];
 }
 
 /** A moved sensor with what goes between it and its new port; undefined where it is not moved, or a part is not known. */

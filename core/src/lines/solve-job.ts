@@ -1,8 +1,9 @@
 import type { ChainWeights } from '../chains/index.js';
-import { findFitting, findHoseEnd, type Catalogue, type JobDocument, type Line, type LineEnd, type Port } from '../job/index.js';
+import { findFitting, partsOfWay, type Catalogue, type KeptWay } from '../job/index.js';
+import type { AssembledJob } from './assemble-job.js';
+import { terminalName, type AssembledLine, type AssembledWay, type HoseTerminal } from './assembled-line.js';
 import { chooseTogether, shortOf, takenWith } from './choose-together.js';
-import { assembleLine } from './assemble-line.js';
-import { partsOf, waysToHoseEnd, type Way } from './ways.js';
+import { gapOf, waysAcross, type Way } from './ways.js';
 
 /** Which ends of a job are solved. */
 export interface JobQuery {
@@ -11,11 +12,12 @@ export interface JobQuery {
   readonly decidedToo?: boolean;
 }
 
-export interface SolvedEnd {
+/** One way of a line, solved. */
+export interface SolvedWay {
   readonly lineId: string;
   readonly lineNumber: number;
-  readonly side: 'A' | 'B';
-  readonly portId: string;
+  /** Which way of the line. */
+  readonly at: number;
   readonly place: string;
   /** Absent where there is none; `why` says so. */
   readonly way?: Way;
@@ -30,7 +32,7 @@ export interface SolvedEnd {
 }
 
 export interface SolvedJob {
-  readonly ends: readonly SolvedEnd[];
+  readonly ends: readonly SolvedWay[];
   /** Different parts of all ways of the job, the decided ones too. */
   readonly differentParts: number;
   /** The same if each end took the best way for itself. */
@@ -49,40 +51,41 @@ export interface SolveProgress {
 const WAYS_WEIGHED = 12;
 
 /**
- * Solves every end of a job that is open or leaks, together: each keeps to the fewest joints it can have, and among those ways the ones are taken that
+ * Solves every way of a job that is open or leaks, together: each keeps to the fewest joints it can have, and among those ways the ones are taken that
  * cost least with few different parts. The shelf is counted down: decided ends first, then these in their order. Yields its progress end by end, so that it can be shown and broken off.
  */
-export function* solveJob(document: JobDocument, catalogue: Catalogue, query: JobQuery): Generator<SolveProgress, SolvedJob> {
-  const open = document.lines.flatMap((line) => endsToSolve(line, document, catalogue, query));
-  const asked = new Set(open.map(({ end }) => end));
-  const decided = document.lines.flatMap((l) => [l.endA, l.endB]).filter((end) => !asked.has(end));
-  const decidedParts = decided.flatMap((end) => partsOf({ fittings: end.fittings ?? [], branches: asBranches(end) }));
+export function* solveJob(job: AssembledJob, query: JobQuery): Generator<SolveProgress, SolvedJob> {
+  const { catalogue } = job;
+  const open = job.lines.flatMap((line) => waysToSolve(line, query));
+  const asked = new Set(open.map(({ way }) => way));
+  const decided = job.lines.flatMap((line) => line.ways).filter((way) => !asked.has(way));
+  const decidedParts = decided.flatMap(({ kept: { chosen } }) => (chosen ? partIds(chosen) : []));
   const used = new Set(decidedParts);
   const shelf = shelfAfter(decidedParts, catalogue);
   const weights: ChainWeights = { ...query.weights, furtherPartMinor: 0 };
-  const found: { end: SolvedEnd; ways: Way[] }[] = [];
-  for (const [i, { line, side, end, leaks }] of open.entries()) {
-    const port = document.ports.find((p) => p.id === end.portId)!;
-    const place = `${document.components.find((c) => c.id === port.componentId)?.name}, ${port.label}`;
-    yield { done: i, of: open.length, words: `L${line.number} ${line.name}: ${place}` };
-    const base = { lineId: line.id, lineNumber: line.number, side, portId: port.id, place, same: false, ...(leaks ? { leaks } : {}) };
-    const answer = waysFor(line, side, end, port, catalogue, weights);
-    if (typeof answer === 'string') found.push({ end: { ...base, why: answer }, ways: [] });
-    else found.push({ end: base, ways: answer });
+  const found: { end: SolvedWay; ways: Way[]; before: KeptWay | null }[] = [];
+  for (const [i, { line, way, leaks }] of open.entries()) {
+    const place = placeOf(way);
+    yield { done: i, of: open.length, words: `L${line.line.number} ${line.line.name}: ${place}` };
+    const base = { lineId: line.line.id, lineNumber: line.line.number, at: way.at, place, same: false, ...(leaks ? { leaks } : {}) };
+    const answer = waysFor(way, catalogue, weights);
+    const before = way.kept.chosen;
+    if (typeof answer === 'string') found.push({ end: { ...base, why: answer }, ways: [], before });
+    else found.push({ end: base, ways: answer, before });
   }
   const solvable = found.filter((f) => f.ways.length > 0);
   const { chosen, proven } = chooseTogether(
-    solvable.map(({ ways }) => ways.map((way) => ({ parts: partsOf(way), cost: way.costMinor }))),
+    solvable.map(({ ways }) => ways.map((way) => ({ parts: partIds(way), cost: way.costMinor }))),
     used,
     query.weights.furtherPartMinor,
     { left: shelf, shortCost: query.weights.toOrderMinor },
   );
   const waysOf = (pick: (i: number) => number): Way[] => solvable.map((f, i) => f.ways[pick(i)]!);
-  const count = (ways: readonly Way[]): number => new Set([...used, ...ways.flatMap(partsOf)]).size;
+  const count = (ways: readonly Way[]): number => new Set([...used, ...ways.flatMap(partIds)]).size;
   const taken = new Map(solvable.map((f, i) => [f, f.ways[chosen[i]!]!]));
   let gone: ReadonlyMap<string, number> = new Map();
-  const supplyOf = (way: Way): Pick<SolvedEnd, 'toOrder' | 'leadDays'> => {
-    const ordered = partsOf(way).filter((part) => {
+  const supplyOf = (way: Way): Pick<SolvedWay, 'toOrder' | 'leadDays'> => {
+    const ordered = partIds(way).filter((part) => {
       const short = shortOf([part], gone, shelf) > 0;
       gone = takenWith([part], gone, shelf);
       return short || !shelf.has(part);
@@ -92,8 +95,7 @@ export function* solveJob(document: JobDocument, catalogue: Catalogue, query: Jo
   return {
     ends: found.map((f) => {
       const way = taken.get(f);
-      const before = open.find((o) => o.line.id === f.end.lineId && o.side === f.end.side)!.end;
-      return way ? { ...f.end, way, ...supplyOf(way), same: JSON.stringify(before.fittings) === JSON.stringify(way.fittings) } : f.end;
+      return way ? { ...f.end, way, ...supplyOf(way), same: sameWay(f.before, way) } : f.end;
     }),
     differentParts: count([...taken.values()]),
     differentPartsAlone: count(waysOf(() => 0)),
@@ -101,39 +103,53 @@ export function* solveJob(document: JobDocument, catalogue: Catalogue, query: Jo
   };
 }
 
-interface EndToSolve {
-  readonly line: Line;
-  readonly side: 'A' | 'B';
-  readonly end: LineEnd;
+interface WayToSolve {
+  readonly line: AssembledLine;
+  readonly way: AssembledWay;
   readonly leaks?: string;
 }
 
-function endsToSolve(line: Line, document: JobDocument, catalogue: Catalogue, { decidedToo }: JobQuery): EndToSolve[] {
+function waysToSolve(line: AssembledLine, { decidedToo }: JobQuery): WayToSolve[] {
   // a sensor that leaks in its new place is not put right by a way at this end
-  const leaks = assembleLine(line, document, catalogue).problems.filter((p) => p.severity === 'leak' && p.code !== 'sensor');
-  return (['A', 'B'] as const)
-    .map((side): EndToSolve => {
-      const leak = leaks.find((p) => p.side === side);
-      return { line, side, end: side === 'A' ? line.endA : line.endB, ...(leak ? { leaks: leak.message } : {}) };
+  const leaks = line.findings.filter((f) => f.severity === 'leak' && f.rule !== 'sensor-place-leaks');
+  return line.ways
+    .map((way): WayToSolve => {
+      const leak = leaks.find((f) => f.at.way === way.at);
+      return { line, way, ...(leak ? { leaks: leak.message } : {}) };
     })
-    .filter(({ end, leaks: leak }) => leak !== undefined || (!line.checked && (end.fittings === null || decidedToo)));
+    .filter(({ way, leaks: leak }) => leak !== undefined || (line.line.checked === null && (way.kept.chosen === null || decidedToo)));
+}
+
+/** `Turbo, oil inlet`, `between the two hoses`, `Block, left gallery to Plate, side port`. */
+function placeOf({ from, to }: AssembledWay): string {
+  if (from.kind === 'port') return to.kind === 'port' ? `${terminalName(from)} to ${terminalName(to)}` : terminalName(from);
+  return to.kind === 'port' ? terminalName(to) : 'between two hoses';
 }
 
 /** The ways of the fewest joints; or in words why there is none. */
-function waysFor(line: Line, side: 'A' | 'B', end: LineEnd, port: Port, catalogue: Catalogue, weights: ChainWeights): Way[] | string {
-  if (line.construction === null || line.dash === null) return 'No hose is chosen yet.';
-  const hoseEnd = findHoseEnd(catalogue, line.construction, line.dash, end.angleDeg);
-  if (!hoseEnd) return `No ${end.angleDeg}° end is in the catalogue for this hose.`;
-  const wishes = { ...end.wishes, ...(port.sensor && !port.sensor.movedTo ? { keepSensor: true } : {}) };
-  const { ways, explanation, contradiction } = waysToHoseEnd(port, hoseEnd, catalogue, {
-    limit: WAYS_WEIGHED,
-    weights,
-    wishes,
-    flow: side === 'A' ? 'from-to' : 'to-from',
-  });
+function waysFor(way: AssembledWay, catalogue: Catalogue, weights: ChainWeights): Way[] | string {
+  const gap = gapOf(way);
+  if (!gap) {
+    const open = [way.from, way.to].find((t): t is HoseTerminal => t.kind === 'hose end' && t.hoseEnd === undefined)!;
+    if (!open.hose) return 'No hose is chosen yet.';
+    const angle = open.piece.wanted?.[`angle${open.side}`];
+    return `No ${angle === undefined ? '' : `${angle}° `}end is in the catalogue for this hose.`;
+  }
+  const sensor = [gap.from, gap.to].some((side) => side.sensor && !side.sensor.movedTo);
+  const wishes = { ...way.kept.wishes, ...(sensor ? { keepSensor: true } : {}) };
+  const { ways, explanation, contradiction } = waysAcross(gap, catalogue, { limit: WAYS_WEIGHED, weights, wishes });
   if (ways.length === 0) return contradiction?.message ?? explanation;
   if (wishes.branchFor) return 'A branch for another line is wished here: take the way by hand, so that the line can be drawn from it.';
-  return ways.filter((way) => way.jointCount === ways[0]!.jointCount);
+  return ways.filter((w) => w.jointCount === ways[0]!.jointCount);
+}
+
+function partIds(way: KeptWay | Way): string[] {
+  return partsOfWay(way).map((link) => link.id);
+}
+
+function sameWay(before: KeptWay | null, { fittings }: Way): boolean {
+  const links = (list: Way['fittings']): string => list.map(({ id, inEnd, outEnd }) => `${id}:${inEnd}${outEnd}`).join();
+  return before !== null && links(before.fittings) === links(fittings);
 }
 
 /** What is left of the parts that are kept on the shelf after some pieces were taken. */
@@ -141,8 +157,4 @@ function shelfAfter(pieces: readonly string[], { fittings }: Catalogue): Map<str
   const left = new Map(fittings.flatMap((f) => ((f.shelf ?? 0) > 0 ? [[f.id, f.shelf!] as const] : [])));
   for (const part of pieces) if (left.has(part)) left.set(part, Math.max(0, left.get(part)! - 1));
   return left;
-}
-
-function asBranches({ branches = [] }: LineEnd): Way['branches'] {
-  return branches.map((b) => ({ ...b, joints: [] }));
 }

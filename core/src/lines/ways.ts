@@ -16,16 +16,21 @@ import {
 } from '../chains/index.js';
 import { kindOf, lengthBetween, type Fitting } from '../fittings/index.js';
 import type { HoseEnd } from '../hose/index.js';
-import { findFitting, type Catalogue, type KeptWay, type LineBranch, type Port, type Wishes } from '../job/index.js';
+import { findFitting, partsOfWay, reversedWay, type Catalogue, type KeptWay, type Port, type Wishes } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
+import type { AssembledWay, Terminal } from './assembled-line.js';
 
 /** A chain with the figures that decide between ways. */
-export interface Way extends Chain {
+export interface Way extends Omit<Chain, 'branches'> {
+  /** A sensor's names the port it sat in. */
+  readonly branches: readonly (Branch & { readonly portId?: string })[];
   /** `1 adapter`, `45° elbow`, `straight on the port`. */
   readonly name: string;
   readonly leastBoreMm: number;
   readonly massG: number;
 }
+
+type Unnamed = Omit<Way, 'name' | 'leastBoreMm' | 'massG'>;
 
 export interface WaysAnswer {
   readonly ways: Way[];
@@ -43,54 +48,100 @@ export interface WaysOptions {
   readonly wishes?: Wishes;
   readonly weights?: ChainWeights;
   readonly usedElsewhere?: ReadonlySet<string>;
-  /** The line is drawn in the direction of flow: its first end is passed from the port outwards. */
-  readonly flow?: ChainQuery['flow'];
+  /** The ways alone: where there is none, nothing is looked for that would close the gap. */
+  readonly bare?: boolean;
 }
 
 /** Most fittings of a way, where nothing else is wished. */
 export const USUAL_MOST_FITTINGS = 3;
 
-/** What a port's end must serve beside the hose: the sensor that stays, the other line. */
-export function takeOffsOf(port: Pick<Port, 'sensor'>, wishes: Wishes = {}): TakeOff[] {
-  const list: TakeOff[] = [];
-  if (wishes.keepSensor && port.sensor) list.push({ to: 'sensor', connector: port.sensor.connector });
-  if (wishes.branchFor) list.push({ to: 'line', connector: wishes.branchFor });
-  return list;
+/** One side of what a way bridges: a port with what sits in it, or the end of a hose. */
+export interface GapSide {
+  readonly connector: Connector;
+  /** Of a port. */
+  readonly portId?: string;
+  readonly sensor?: Port['sensor'];
+  /** Of a hose end, mm. */
+  readonly boreMm?: number;
+}
+
+/** What a way bridges, from the side of port A to that of port B. */
+export interface Gap {
+  readonly from: GapSide;
+  readonly to: GapSide;
+}
+
+/** The gap that a way of a line bridges; undefined while one of its sides is not chosen. */
+export function gapOf({ from, to }: Pick<AssembledWay, 'from' | 'to'>): Gap | undefined {
+  const side = (t: Terminal): GapSide | undefined =>
+    t.kind === 'port'
+      ? { connector: t.port.connector, portId: t.port.id, ...(t.port.sensor ? { sensor: t.port.sensor } : {}) }
+      : t.hoseEnd && { connector: t.hoseEnd.connector, boreMm: t.hoseEnd.boreMm };
+  const [a, b] = [side(from), side(to)];
+  return a && b && { from: a, to: b };
+}
+
+/** The gap from a port to a hose end. */
+export function gapToHoseEnd(
+  port: Pick<Port, 'connector' | 'sensor'> & { readonly id?: string },
+  hoseEnd: Pick<HoseEnd, 'connector' | 'boreMm'>,
+): Gap {
+  const { id, connector, sensor } = port;
+  return {
+    from: { connector, ...(id ? { portId: id } : {}), ...(sensor ? { sensor } : {}) },
+    to: { connector: hoseEnd.connector, boreMm: hoseEnd.boreMm },
+  };
+}
+
+/** What a way must serve beside the two it joins: sensors that stay, another line. */
+export function takeOffsOf({ from, to }: Gap, wishes: Wishes = {}): (TakeOff & { readonly portId?: string })[] {
+  const sensors = wishes.keepSensor ? [from, to].filter((side) => side.sensor) : [];
+  return [
+    ...sensors.map(({ sensor, portId }) => ({ to: 'sensor' as const, connector: sensor!.connector, ...(portId ? { portId } : {}) })),
+    ...(wishes.branchFor ? [{ to: 'line' as const, connector: wishes.branchFor }] : []),
+  ];
 }
 
 /**
- * The ways from a port to a hose end that seal at every joint, fewest joints first, with what distinguishes them; and the single
- * part that would close or shorten the gap where there is one.
+ * The ways across a gap that seal at every joint, fewest joints first, with what distinguishes them; and the single part that would
+ * close or shorten it where there is one. Ways run from `from` to `to`; they are looked for from the port where there is one, since what
+ * hangs on its thread counts.
  */
-export function waysToHoseEnd(
-  port: Pick<Port, 'connector' | 'sensor'>,
-  hoseEnd: HoseEnd,
-  catalogue: Catalogue,
-  options: WaysOptions = {},
-): WaysAnswer {
+export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions = {}): WaysAnswer {
   const { wishes = {}, limit = 8 } = options;
   const { mostFittings, keepSensor: _keep, branchFor: _branch, ...constraints } = wishes;
+  const backwards = gap.from.boreMm !== undefined && gap.to.boreMm === undefined;
+  const [near, far] = backwards ? [gap.to, gap.from] : [gap.from, gap.to];
+  const needBoreMm = boreOf(gap);
+  const takeOffs = takeOffsOf({ from: near, to: far }, wishes);
   const query: ChainQuery = {
-    from: port.connector,
-    to: hoseEnd.connector,
+    from: near.connector,
+    to: far.connector,
     fittings: catalogue.fittings,
     limit,
     maxFittings: mostFittings ?? USUAL_MOST_FITTINGS,
     constraints,
-    takeOffs: takeOffsOf(port, wishes),
-    needBoreMm: hoseEnd.boreMm,
+    takeOffs,
+    ...(needBoreMm === Infinity ? {} : { needBoreMm }),
     weights: options.weights ?? usualWeights,
     ...(options.usedElsewhere ? { usedElsewhere: options.usedElsewhere } : {}),
-    ...(options.flow ? { flow: options.flow } : {}),
+    flow: backwards ? 'to-from' : 'from-to',
   };
   try {
     const { chains, missingLinks } = solveChains(query);
     const none = chains.length === 0;
+    const named = chains.map((chain): Unnamed => ({
+      ...chain,
+      branches: chain.branches.map((b) => {
+        const portId = b.takeOff === undefined ? undefined : takeOffs[b.takeOff]?.portId;
+        return portId ? { ...b, portId } : b;
+      }),
+    }));
     return {
-      ways: chains.map((chain) => asWay(chain, hoseEnd, catalogue)),
+      ways: named.map((chain) => asWay(backwards ? { ...reversedWay(chain), joints: [...chain.joints].reverse() } : chain, gap, catalogue)),
       missingLinks,
-      explanation: none ? explain(port.connector, hoseEnd.connector, wishes) : '',
-      inTheWay: none ? whyNone(query) : [],
+      explanation: none ? explain(near.connector, far.connector, wishes) : '',
+      inTheWay: none && !options.bare ? whyNone(query) : [],
     };
   } catch (error) {
     if (!(error instanceof ChainConstraintError)) throw error;
@@ -99,26 +150,36 @@ export function waysToHoseEnd(
   }
 }
 
+/** The ways from a port to a hose end. */
+export function waysToHoseEnd(
+  port: Pick<Port, 'connector' | 'sensor'> & { readonly id?: string },
+  hoseEnd: HoseEnd,
+  catalogue: Catalogue,
+  options: WaysOptions = {},
+): WaysAnswer {
+  return waysAcross(gapToHoseEnd(port, hoseEnd), catalogue, options);
+}
+
 /** Adds to a chain what it is called and what decides. */
-export function asWay(chain: Chain, hoseEnd: HoseEnd, catalogue: Catalogue): Way {
+function asWay(chain: Unnamed, gap: Gap, catalogue: Catalogue): Way {
   const fittings = chain.fittings.map((link) => findFitting(catalogue, link.id)!);
   return {
     ...chain,
-    name: wayName(fittings),
-    leastBoreMm: Math.min(hoseEnd.boreMm, ...fittings.map((f) => f.boreMm ?? Infinity)),
+    name: wayName(fittings, gap),
+    leastBoreMm: Math.min(boreOf(gap), ...fittings.map((f) => f.boreMm ?? Infinity)),
     massG: fittings.reduce((sum, f) => sum + (f.massG ?? 0), 0),
   };
+}
+
+/** Of the hose ends on both sides; Infinity between two ports. */
+function boreOf({ from, to }: Gap): number {
+  return Math.min(from.boreMm ?? Infinity, to.boreMm ?? Infinity);
 }
 
 /**
  * A way that a line keeps, with its figures as they are today; its joints need not seal. Undefined where a part is not known any more.
  */
-export function keptWay(
-  { fittings: links, branches }: KeptWay,
-  port: Pick<Port, 'connector' | 'sensor'>,
-  hoseEnd: HoseEnd,
-  catalogue: Catalogue,
-): Way | undefined {
+export function keptWay({ fittings: links, branches }: KeptWay, gap: Gap, catalogue: Catalogue): Way | undefined {
   const joinUp = (from: Connector, chain: readonly ChainLink[]): { joints: Mating[]; exposed: Connector } | undefined => {
     const joints: Mating[] = [];
     let exposed = from;
@@ -132,18 +193,22 @@ export function keptWay(
     }
     return { joints, exposed };
   };
-  const run = joinUp(port.connector, links);
+  const run = joinUp(gap.from.connector, links);
   if (!run) return undefined;
-  const standing: Branch[] = [];
-  for (const { at, end, to, fittings } of branches) {
+  const standing: (Branch & { readonly portId?: string })[] = [];
+  for (const { at, end, to, fittings, portId } of branches) {
     const open = findFitting(catalogue, links[at]?.id ?? '')?.ends[end];
     const joined = open && joinUp(open, fittings);
     if (!joined) return undefined;
-    const last = to === 'sensor' && port.sensor ? [mate(joined.exposed, port.sensor.connector)] : [];
-    standing.push({ at, end, to, fittings, joints: [...joined.joints, ...last] });
+    const sensor =
+      to === 'sensor'
+        ? [gap.from, gap.to].find((side) => side.sensor && (portId === undefined || side.portId === portId))?.sensor
+        : undefined;
+    const last = sensor ? [mate(joined.exposed, sensor.connector)] : [];
+    standing.push({ at, end, to, fittings, joints: [...joined.joints, ...last], ...(portId ? { portId } : {}) });
   }
-  const joints = [...run.joints, mate(run.exposed, hoseEnd.connector)];
-  const parts = [...links, ...branches.flatMap((b) => b.fittings)].map((link) => findFitting(catalogue, link.id)!);
+  const joints = [...run.joints, mate(run.exposed, gap.to.connector)];
+  const parts = partsOfWay({ fittings: links, branches }).map((link) => findFitting(catalogue, link.id)!);
   const lengths = links.map(({ id, inEnd, outEnd }) => lengthBetween(findFitting(catalogue, id)!, inEnd, outEnd));
   return asWay(
     {
@@ -155,20 +220,23 @@ export function keptWay(
       ...partFigures(parts),
       costMinor: 0,
     },
-    hoseEnd,
+    gap,
     catalogue,
   );
 }
 
-/** The branches of a way as a line keeps them. `branchPortId` stands for the end given to another line. */
-export function branchesOf(way: Chain, portId: string, branchPortId?: string): LineBranch[] {
-  return way.branches.map(({ at, end, to, fittings }) => ({
-    at,
-    end,
-    to,
+/** A way as a line keeps it. A branch for another line gets its port when the way is taken. */
+export function asKept({ fittings, branches }: Pick<Way, 'fittings' | 'branches'>): KeptWay {
+  return {
     fittings: fittings.map((link) => ({ ...link })),
-    ...(to === 'sensor' ? { portId } : to === 'line' && branchPortId ? { portId: branchPortId } : {}),
-  }));
+    branches: branches.map(({ at, end, to, fittings: standing, portId }) => ({
+      at,
+      end,
+      to,
+      fittings: standing.map((link) => ({ ...link })),
+      ...(portId ? { portId } : {}),
+    })),
+  };
 }
 
 /** What one way has that another has not, part by part: `+ Elbow 90°, …`, `− Union, …`. */
@@ -182,18 +250,14 @@ export function differenceBetween(way: readonly string[], other: readonly string
   return { more, less: rest };
 }
 
-/** Every part of a way, those of its branches after those of the run. */
-export function partsOf(way: Pick<Chain, 'fittings' | 'branches'>): string[] {
-  return [...way.fittings, ...way.branches.flatMap((b) => b.fittings)].map((link) => link.id);
-}
-
 function explain(from: Connector, to: Connector, wishes: Wishes): string {
   const wished = Object.keys(wishes).length > 0 ? ' that does what is wished' : '';
   return `No chain in the catalogue${wished} joins ${connectorName(from)} to ${connectorName(to)}.`;
 }
 
-function wayName(fittings: readonly Fitting[]): string {
-  if (fittings.length === 0) return 'Straight on the port';
+function wayName(fittings: readonly Fitting[], { from, to }: Gap): string {
+  const hoses = [from, to].filter((side) => side.boreMm !== undefined).length;
+  if (fittings.length === 0) return hoses === 1 ? 'Straight on the port' : hoses === 2 ? 'The two ends meet' : 'The two ports meet';
   const kinds = fittings.map(kindOf);
   const angled = fittings.find((f) => f.angleDeg);
   const branching = kinds.find((kind) => kind === 'tee' || kind === 'cross');

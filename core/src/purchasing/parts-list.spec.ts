@@ -1,8 +1,8 @@
-import { catalogue, document, drain, feed } from '../../testing/sample-job.js';
+import { drain, feed, jobOf, withPiece } from '../../testing/sample-job.js';
 import { partsList, partGroups } from './index.js';
 
 describe('partsList', () => {
-  const list = partsList(document, catalogue);
+  const list = partsList(jobOf());
   const row = (id: string) => list.rows.find((r) => r.id === id);
 
   it('counts every part once with its lines, in the order of picking', () => {
@@ -22,7 +22,7 @@ describe('partsList', () => {
   });
 
   it('adds the same part of two lines together', () => {
-    const twice = partsList({ ...document, lines: [drain, { ...drain, id: 'x', number: 7, position: 7 }] }, catalogue);
+    const twice = partsList(jobOf([drain, { ...drain, id: 'x', number: 7, order: 7 }]));
     expect(twice.rows.find((r) => r.id === 'end-ptfe-10-90')).toMatchObject({ quantity: 2, lines: [2, 7] });
   });
 
@@ -32,11 +32,11 @@ describe('partsList', () => {
   });
 
   it('names the lines that are not whole, and still counts what they have', () => {
-    const open = partsList({ ...document, lines: [{ ...feed, tapedLengthMm: null }] }, catalogue);
+    const open = partsList(jobOf([withPiece(feed, { length: null })]));
     expect(open.incomplete).toEqual([1]);
     expect(open.rows.some((r) => r.group === 'hose')).toBe(false);
     expect(open.rows.some((r) => r.group === 'hose ends')).toBe(true);
   });
 
-  it('is empty for a job without lines', () => expect(partsList({ ...document, lines: [] }, catalogue).rows).toEqual([]));
+  it('is empty for a job without lines', () => expect(partsList(jobOf([])).rows).toEqual([]));
 });

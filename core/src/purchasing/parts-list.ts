@@ -1,5 +1,5 @@
-import type { Catalogue, JobDocument } from '../job/index.js';
-import { assembleLine, sensorMove } from '../lines/index.js';
+import type { Hose, HoseEnd } from '../hose/index.js';
+import { holds, sensorMove, type AssembledJob } from '../lines/index.js';
 
 export type PartGroup = 'hose ends' | 'adapters' | 'seals' | 'hose' | 'clamps and sealant';
 
@@ -34,12 +34,11 @@ export interface PartsList {
  * Everything the lines of a job need, seals included, each part once with its quantity and the lines it is for. Parts that are already
  * chosen count even where the rest of the line is open; those lines are named as incomplete. Hose counts by its cut length.
  */
-export function partsList(document: JobDocument, catalogue: Catalogue): PartsList {
+export function partsList({ lines, document, catalogue }: AssembledJob): PartsList {
   const rows = new Map<string, PartRow>();
   const incomplete: number[] = [];
-  for (const line of [...document.lines].sort((a, b) => a.position - b.position)) {
-    const { ends, joints, hose, cut, problems } = assembleLine(line, document, catalogue);
-    if (problems.length > 0) incomplete.push(line.number);
+  for (const { line, ways, pieces, portA, portB, joints, findings } of lines) {
+    if (findings.some(holds)) incomplete.push(line.number);
     const add = (row: Omit<PartRow, 'lines' | 'priceMinor'>): void => {
       const known = rows.get(row.id);
       const quantity = row.quantity + (known?.quantity ?? 0);
@@ -48,14 +47,25 @@ export function partsList(document: JobDocument, catalogue: Catalogue): PartsLis
       rows.set(row.id, { ...row, quantity, ...price, lines: [...new Set([...(known?.lines ?? []), line.number])] });
     };
     const matings = joints.map((joint) => joint.mating);
-    for (const end of ends) {
-      if (end.hoseEnd && end.hoseEnd.socketLengthMm > 0)
-        add({ group: 'hose ends', id: end.hoseEnd.id, name: end.hoseEnd.name, quantity: 1, unit: 'pc', ...priced(end.hoseEnd.priceMinor) });
-      const moved = sensorMove(end.port, document, catalogue);
+    const fittings = ways.flatMap((way) => [...(way.fittings ?? []), ...way.branches.flatMap((b) => b.fittings)]).map((p) => p.fitting);
+    for (const { port } of [portA, portB]) {
+      const moved = sensorMove(port, document, catalogue);
       matings.push(...(moved?.joints ?? []));
-      const placed = [...(end.chain ?? []), ...end.branches.flatMap((b) => b.fittings)].map((p) => p.fitting);
-      for (const fitting of [...placed, ...(moved?.fittings ?? [])])
-        add({ group: 'adapters', id: fitting.id, name: fitting.name, quantity: 1, unit: 'pc', ...priced(fitting.priceMinor) });
+      fittings.push(...(moved?.fittings ?? []));
+    }
+    for (const fitting of fittings)
+      add({ group: 'adapters', id: fitting.id, name: fitting.name, quantity: 1, unit: 'pc', ...priced(fitting.priceMinor) });
+    for (const { piece, hose, endA, endB, cut } of pieces) {
+      if (piece.source === 'kept') continue;
+      if (piece.source === 'bought') {
+        if (hose && cut) add(madeUp(hose, endA, endB, piece.hasMm ?? cut.assemblyMm));
+        continue;
+      }
+      for (const end of [endA, endB])
+        if (end && end.socketLengthMm > 0)
+          add({ group: 'hose ends', id: end.id, name: end.name, quantity: 1, unit: 'pc', ...priced(end.priceMinor) });
+      if (hose && cut)
+        add({ group: 'hose', id: hose.id, name: hose.name, quantity: cut.cutMm, unit: 'mm', ...priced(hose.pricePerMetreMinor) });
     }
     for (const { seal } of matings)
       for (const c of seal?.consumables ?? []) {
@@ -69,8 +79,6 @@ export function partsList(document: JobDocument, catalogue: Catalogue): PartsLis
           unit: sealant ? 'joint' : 'pc',
         });
       }
-    if (hose && cut)
-      add({ group: 'hose', id: hose.id, name: hose.name, quantity: cut.cutMm, unit: 'mm', ...priced(hose.pricePerMetreMinor) });
   }
   const list = [...rows.values()].sort(
     (a, b) => partGroups.indexOf(a.group) - partGroups.indexOf(b.group) || a.name.localeCompare(b.name, 'en', { numeric: true }),
@@ -80,6 +88,18 @@ export function partsList(document: JobDocument, catalogue: Catalogue): PartsLis
     totalMinor: list.reduce((sum, row) => sum + (row.priceMinor ?? 0), 0),
     unpriced: list.filter((row) => row.priceMinor === undefined).length,
     incomplete,
+  };
+}
+
+/** A hose that is bought with its ends on: one piece of its own, without a price until it has an offer. */
+function madeUp(hose: Hose, endA: HoseEnd | undefined, endB: HoseEnd | undefined, mm: number): Omit<PartRow, 'lines' | 'priceMinor'> {
+  const ends = [endA, endB].map((end) => end?.name ?? 'no end').join(' and ');
+  return {
+    group: 'hose',
+    id: `made up ${hose.id} ${endA?.id ?? ''} ${endB?.id ?? ''} ${mm}`,
+    name: `${hose.name}, made up, ${mm} mm seat to seat, with ${ends}`,
+    quantity: 1,
+    unit: 'pc',
   };
 }
 

@@ -75,6 +75,6 @@ describe('the catalogue in the database', () => {
     const body = await shop.document(jobs.find((j) => j.job.number === '2403')!.job.id);
     const port = body.ports.find((p) => p.sensor)!;
     expect(port.sensor).toMatchObject({ name: 'pressure sender', connector: parseConnector('r 1/8 m'), movedTo: null });
-    expect(body.lines.some((l) => l.endA.portId === port.id && l.endA.fittings === null)).toBe(true);
+    expect(body.lines.some((l) => l.portA === port.id && l.ways[0]!.chosen === null)).toBe(true);
   });
 });

@@ -24,11 +24,17 @@ import { usersOf } from './users-of.js';
 
 /** The whole catalogue in its own order, retired parts at their places. */
 export async function readCatalogue(db: Knex): Promise<Catalogue> {
-  const read = async <T>(table: string): Promise<T[]> => {
-    const rows: { data: unknown }[] = await db(table).orderBy('position').orderBy('id').select('data');
-    return rows.map((row) => fromJson<T>(row.data));
-  };
-  return { fittings: await read<Fitting>('fittings'), hoses: await read<Hose>('hoses'), hoseEnds: await read<HoseEnd>('hose_ends') };
+  return { fittings: await readAll<Fitting>(db, 'fittings'), ...(await readHoses(db)) };
+}
+
+/** The hoses and hose ends, which are few. */
+export async function readHoses(db: Knex): Promise<Pick<Catalogue, 'hoses' | 'hoseEnds'>> {
+  return { hoses: await readAll<Hose>(db, 'hoses'), hoseEnds: await readAll<HoseEnd>(db, 'hose_ends') };
+}
+
+async function readAll<T>(db: Knex, table: string): Promise<T[]> {
+  const rows: { data: unknown }[] = await db(table).orderBy('position').orderBy('id').select('data');
+  return rows.map((row) => fromJson<T>(row.data));
 }
 
 /** What all jobs share, and the change up to which it is told: all of the same moment. */

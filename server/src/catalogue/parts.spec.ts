@@ -52,7 +52,7 @@ describe('parts of the catalogue', () => {
   it('that lines use are kept when they are taken out, and say who uses them', async () => {
     const { lineId, jobId } = await sampleJob(shop);
     const way = { fittings: [{ id: 'm14x1.5mwasher+an6m', inEnd: 0, outEnd: 1 }], branches: [] };
-    expect((await shop.change(jobId, { do: 'take-way', id: lineId, version: 1, side: 'A', ...way })).status).toBe(200);
+    expect((await shop.change(jobId, { do: 'take-way', id: lineId, version: 1, at: 0, ...way })).status).toBe(200);
     const { body } = await part('m14x1.5mwasher+an6m');
     expect(body.usedBy).toEqual([{ job: '2501', line: 1, lineName: 'Turbo feed' }]);
     expect((await put(body, { retired: true })).status).toBe(200);

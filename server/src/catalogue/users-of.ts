@@ -8,7 +8,7 @@ export async function usersOf(db: Knex, id: string): Promise<User[]> {
   const named = JSON.stringify(id);
   const lines: User[] = await db('job_lines')
     .join('jobs', 'jobs.id', 'job_lines.job_id')
-    .whereRaw('(LOCATE(?, job_lines.end_a) > 0 OR LOCATE(?, job_lines.end_b) > 0)', [named, named])
+    .whereRaw('(LOCATE(?, job_lines.ways) > 0 OR LOCATE(?, job_lines.pieces) > 0)', [named, named])
     .orderBy('jobs.number')
     .orderBy('job_lines.number')
     .limit(50)
@@ -25,7 +25,7 @@ export async function usersOf(db: Knex, id: string): Promise<User[]> {
 /** The first of these parts that a line has in one of the ways of `usersOf`; the lines are read once, however many parts are asked about. */
 export async function firstInUse(db: Knex, ids: readonly string[]): Promise<string | undefined> {
   if (ids.length === 0) return undefined;
-  const lines = await db('job_lines').select<Record<string, unknown>[]>('end_a', 'end_b');
+  const lines = await db('job_lines').select<Record<string, unknown>[]>('ways', 'pieces');
   const sensors = await db('ports').whereNotNull('sensor').select<Record<string, unknown>[]>('sensor');
   const named = new Set([...lines, ...sensors].flatMap((row) => Object.values(row).flatMap(wordsOf)));
   return ids.find((id) => named.has(id));

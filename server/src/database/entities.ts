@@ -1,4 +1,4 @@
-import { entities, type CataloguePart, type EntityType, type JobEntities, type LineEnd, type Port, type WeightsRow } from '@gewinde/core';
+import { entities, type CataloguePart, type EntityType, type JobEntities, type Line, type Port, type WeightsRow } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { fromJson } from './from-json.js';
 
@@ -38,7 +38,7 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
   component: {
     table: 'components',
     key: 'id',
-    order: 'position',
+    order: 'order',
     toColumns: ({ jobId, ...component }) => ({ ...component, job_id: jobId }),
     fromColumns: (c) => ({
       id: c['id'] as string,
@@ -46,14 +46,14 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
       kind: c['kind'] as Rows['component']['kind'],
       name: c['name'] as string,
       note: c['note'] as string,
-      position: c['position'] as number,
+      order: c['order'] as number,
       version: c['version'] as number,
     }),
   },
   port: {
     table: 'ports',
     key: 'id',
-    order: 'position',
+    order: 'order',
     toColumns: ({ jobId, componentId, connector, sensor, openEnd, ...port }) => ({
       ...port,
       sensor: sensor ? JSON.stringify(sensor) : null,
@@ -69,7 +69,7 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
       label: c['label'] as string,
       connector: fromJson<Port['connector']>(c['connector']),
       note: c['note'] as string,
-      position: c['position'] as number,
+      order: c['order'] as number,
       ...(c['sensor'] ? { sensor: fromJson<NonNullable<Port['sensor']>>(c['sensor']) } : {}),
       ...(c['open_end'] ? { openEnd: true } : {}),
       version: c['version'] as number,
@@ -78,17 +78,16 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
   line: {
     table: 'job_lines',
     key: 'id',
-    order: 'position',
-    toColumns: ({ jobId, endA, endB, tapedLengthMm, slackPercent, made, ...line }) => ({
+    order: 'order',
+    toColumns: ({ jobId, portA, portB, pieces, ways, checked, made, ...line }) => ({
       ...line,
-      made: made && made.length > 0 ? JSON.stringify(made) : null,
       job_id: jobId,
-      port_a: endA.portId,
-      port_b: endB.portId,
-      end_a: JSON.stringify(endA),
-      end_b: JSON.stringify(endB),
-      taped_length_mm: tapedLengthMm,
-      slack_percent: slackPercent,
+      port_a: portA,
+      port_b: portB,
+      pieces: JSON.stringify(pieces),
+      ways: JSON.stringify(ways),
+      checked: checked ? JSON.stringify(checked) : null,
+      made: made && made.length > 0 ? JSON.stringify(made) : null,
     }),
     fromColumns: (c) => ({
       id: c['id'] as string,
@@ -96,16 +95,14 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
       number: c['number'] as number,
       name: c['name'] as string,
       service: c['service'] as Rows['line']['service'],
-      construction: c['construction'] as string | null,
-      dash: c['dash'] as number | null,
-      endA: fromJson<LineEnd>(c['end_a']),
-      endB: fromJson<LineEnd>(c['end_b']),
-      tapedLengthMm: c['taped_length_mm'] as number | null,
-      slackPercent: c['slack_percent'] as number,
-      checked: Boolean(c['checked']),
+      portA: c['port_a'] as string,
+      portB: c['port_b'] as string,
+      pieces: fromJson<Line['pieces']>(c['pieces']),
+      ways: fromJson<Line['ways']>(c['ways']),
+      checked: c['checked'] ? fromJson<NonNullable<Line['checked']>>(c['checked']) : null,
       ...(c['made'] ? { made: fromJson<string[]>(c['made']) } : {}),
       note: c['note'] as string,
-      position: c['position'] as number,
+      order: c['order'] as number,
       version: c['version'] as number,
     }),
   },

@@ -1,11 +1,12 @@
-import { assembleLine, cutTickets, partsList, standardFittings } from '@gewinde/core';
+import { assembleJob, cutTickets, partsList, standardFittings } from '@gewinde/core';
 import { magpieDocument } from './magpie.js';
 import { sampleCatalogue } from './sample-prices.js';
 
 let next = 0;
 const catalogue = sampleCatalogue();
 const document = magpieDocument(catalogue, () => `id${next++}`);
-const lines = document.lines.map((line) => assembleLine(line, document, catalogue));
+const job = assembleJob(document, catalogue);
+const { lines } = job;
 
 describe('the demo job', () => {
   it('is at several stages at once: checked, sealing, open, and honestly wrong', () => {
@@ -26,15 +27,15 @@ describe('the demo job', () => {
   });
 
   it('has a look-alike thread in it, found by computing', () => {
-    const wrong = lines[7]!.problems.find((p) => p.severity === 'leak')!;
+    const wrong = lines[7]!.findings.find((p) => p.severity === 'leak')!;
     expect(wrong.message).toMatch(/3\/4-16 UNF into M20×1\.5 starts, rocks, then binds/);
   });
 
   it('uses every port once, and gives tickets and parts', () => {
-    const used = document.lines.flatMap((l) => [l.endA.portId, l.endB.portId]);
+    const used = document.lines.flatMap((l) => [l.portA, l.portB]);
     expect(new Set(used).size).toBe(used.length);
-    expect(cutTickets(document, catalogue).tickets).toHaveLength(8);
-    expect(partsList(document, catalogue).rows.length).toBeGreaterThan(25);
+    expect(cutTickets(job).tickets).toHaveLength(8);
+    expect(partsList(job).rows.length).toBeGreaterThan(25);
   });
 
   it('covers metric, boss, flare, barb and both taper ports', () => {

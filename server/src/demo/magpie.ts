@@ -1,14 +1,20 @@
 import {
+  asKept,
+  assembleLine,
+  endOfAngle,
+  hosesOfSize,
+  keyedWay,
   parseConnector,
   priceOnly,
+  reversedWay,
   waysToHoseEnd,
-  findHoseEnd,
   type Catalogue,
   type Component,
+  type HoseEnd,
   type Job,
   type JobDocument,
   type Line,
-  type LineEnd,
+  type LineWay,
   type Port,
 } from '@gewinde/core';
 
@@ -128,7 +134,7 @@ interface LineRow {
   readonly from: string;
   readonly to: string;
   readonly hose?: readonly [construction: string, dash: number];
-  readonly angles?: readonly [LineEnd['angleDeg'], LineEnd['angleDeg']];
+  readonly angles?: readonly [number, number];
   /** Which way is taken at each end: its place in the solver's list, or parts by id, or not chosen. */
   readonly ways?: readonly [Way, Way];
   readonly taped?: number;
@@ -249,8 +255,8 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
   const components: Component[] = [];
   const ports: Port[] = [];
   const byKey = new Map<string, Port>();
-  survey.forEach((row, position) => {
-    const component: Component = { id: makeId(), jobId: job.id, kind: row.kind, name: row.name, note: row.note, position, version: 1 };
+  survey.forEach((row, order) => {
+    const component: Component = { id: makeId(), jobId: job.id, kind: row.kind, name: row.name, note: row.note, order, version: 1 };
     components.push(component);
     row.ports.forEach(([key, label, notation, note = '', sensor], i) => {
       const port: Port = {
@@ -260,7 +266,7 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
         label,
         connector: parseConnector(notation),
         note,
-        position: i,
+        order: i,
         ...(sensor ? { sensor: { name: sensor[0], connector: parseConnector(sensor[1]), movedTo: null } } : {}),
         version: 1,
       };
@@ -268,38 +274,60 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
       byKey.set(`${row.key}.${key}`, port);
     });
   });
-  return { job, components, ports, lines: lines.map((row, i) => lineOf(row, i, job.id, byKey, catalogue, makeId)) };
+  const drawn = lines.map((row, i) => lineOf(row, i, job.id, byKey, catalogue, makeId));
+  const open: JobDocument = { job, components, ports, lines: drawn };
+  return { ...open, lines: drawn.map((line, i) => (lines[i]!.checked ? checkedAsIs(line, open, catalogue) : line)) };
 }
 
-function lineOf(row: LineRow, position: number, jobId: string, byKey: Map<string, Port>, catalogue: Catalogue, makeId: () => string): Line {
-  const end = (portKey: string, i: 0 | 1): LineEnd => {
-    const port = byKey.get(portKey)!;
-    const angleDeg = row.angles?.[i] ?? 0;
-    const way = row.ways?.[i] ?? null;
-    const hoseEnd = row.hose && findHoseEnd(catalogue, row.hose[0], row.hose[1], angleDeg);
-    if (way === null || !hoseEnd) return { portId: port.id, angleDeg, fittings: null };
-    if (typeof way !== 'number') return { portId: port.id, angleDeg, fittings: way.map((link) => ({ ...link })) };
-    return {
-      portId: port.id,
-      angleDeg,
-      fittings: waysToHoseEnd(port, hoseEnd, catalogue, { weights: priceOnly }).ways[way]?.fittings.map((link) => ({ ...link })) ?? null,
-    };
+/** Looked over as it stands. */
+function checkedAsIs(line: Line, document: JobDocument, catalogue: Catalogue): Line {
+  return { ...line, checked: { at: '2026-11-20T16:00:00.000Z', digest: assembleLine(line, document, catalogue).digest } };
+}
+
+/** Put together in the order of the line; ways by hand are written from the port, as one holds them. */
+function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, Port>, catalogue: Catalogue, makeId: () => string): Line {
+  const [portA, portB] = [byKey.get(row.from)!, byKey.get(row.to)!];
+  const hoseEnd = (i: 0 | 1): HoseEnd | undefined => {
+    const hose = row.hose && hosesOfSize(catalogue, row.hose[0], row.hose[1])[0];
+    return hose && endOfAngle(catalogue, hose, row.angles?.[i] ?? 0);
   };
+  const way = (port: Port, i: 0 | 1): LineWay => {
+    const wanted = row.ways?.[i] ?? null;
+    const end = hoseEnd(i);
+    if (wanted === null || !end) return { chosen: null };
+    const found =
+      typeof wanted === 'number'
+        ? waysToHoseEnd(port, end, catalogue, { weights: priceOnly }).ways[wanted]
+        : { fittings: wanted, branches: [] };
+    if (!found) return { chosen: null };
+    const kept = asKept(i === 0 ? found : reversedWay(found));
+    let given = 0;
+    return { chosen: keyedWay(kept, null, () => `${i === 0 ? 'a' : 'b'}${++given}`) };
+  };
+  const hose = row.hose ? hosesOfSize(catalogue, row.hose[0], row.hose[1])[0]! : null;
   return {
     id: makeId(),
     jobId,
-    number: position + 1,
+    number: order + 1,
     name: row.name,
     service: row.service,
-    construction: row.hose?.[0] ?? null,
-    dash: row.hose?.[1] ?? null,
-    endA: end(row.from, 0),
-    endB: end(row.to, 1),
-    tapedLengthMm: row.taped ?? null,
-    slackPercent: 2,
-    checked: row.checked ?? false,
+    portA: portA.id,
+    portB: portB.id,
+    pieces: [
+      {
+        key: 'p1',
+        hose: hose?.id ?? null,
+        endA: hoseEnd(0)?.id ?? null,
+        endB: hoseEnd(1)?.id ?? null,
+        length: row.taped === undefined ? null : { mm: row.taped, as: 'taped' },
+        slackPercent: 2,
+        source: 'cut',
+      },
+    ],
+    ways: [way(portA, 0), way(portB, 1)],
+    checked: null,
     note: row.note ?? '',
-    position,
+    order,
     version: 1,
   };
 }

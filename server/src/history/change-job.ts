@@ -1,17 +1,17 @@
 import {
   differenceOf,
+  fittingsNamed,
   rowIds,
   runCommands,
+  type Catalogue,
   type Command,
-  type Hose,
   type JobChange,
   type JobDocument,
-  type KnownParts,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { findFittings } from '../catalogue/catalogue-lookup.js';
+import { readHoses } from '../catalogue/catalogue-store.js';
 import type { Entity } from '../database/entities.js';
-import { fromJson } from '../database/from-json.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
 import { readDocument } from '../jobs/read-document.js';
@@ -40,12 +40,15 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
   return asJobChange(change);
 }
 
-/** The fittings that the commands and the lines of the job name, and which hoses there are. */
-async function knownParts(trx: Knex, commands: readonly Command[], { lines }: JobDocument): Promise<KnownParts> {
-  const fittings = await findFittings(trx, fittingIds([commands, lines]));
-  const rows: { data: unknown }[] = await trx('hoses').select('data');
-  const hoses = new Set(rows.map(({ data }) => fromJson<Hose>(data)).map((hose) => `${hose.construction} ${hose.dash}`));
-  return { fitting: (id) => fittings.get(id), hasHose: (construction, dash) => hoses.has(`${construction} ${dash}`) };
+/** The fittings that the commands and the lines of the job name, and all hoses and ends there are. */
+async function knownParts(trx: Knex, commands: readonly Command[], { lines }: JobDocument): Promise<Catalogue> {
+  const named = [...fittingIds(commands), ...wishedIds(commands), ...lines.flatMap(fittingsNamed)];
+  return { fittings: [...(await findFittings(trx, named)).values()], ...(await readHoses(trx)) };
+}
+
+/** Ids of parts that a way is to be found with. */
+function wishedIds(commands: readonly Command[]): string[] {
+  return commands.flatMap((c) => (c.do === 'break-line' ? (c.use ?? []) : []));
 }
 
 /** Ids of whatever is placed by its ends, anywhere in a value. */

@@ -37,7 +37,15 @@ describe('history', () => {
       },
       { do: 'edit-port', id: p, version: port?.version ?? 1, set: { notation: 'orb6 f', sensor: null } },
       { do: 'delete-port', id: p, version: port?.version ?? 1 },
-      { do: 'edit-line', id: l, version: line?.version ?? 1, set: { tapedLengthMm: 100.1 + kind, made: [] } },
+      { do: 'edit-line', id: l, version: line?.version ?? 1, set: { note: `${kind}`, made: [] } },
+      { do: 'break-line', id: l, version: line?.version ?? 1, piece: line?.pieces[0]?.key ?? 'none', use: ['an6m+an6m'] },
+      {
+        do: 'edit-piece',
+        id: l,
+        version: line?.version ?? 1,
+        piece: line?.pieces[0]?.key ?? 'none',
+        set: { hose: 'hose-ptfe-6', length: { mm: 100.1 + kind, as: 'taped' } },
+      },
       { do: 'delete-line', id: l, version: line?.version ?? 1 },
     ];
     return [all[kind % all.length]!, ...(kind % 2 === 0 ? [all[(kind * 7) % all.length]!] : [])];

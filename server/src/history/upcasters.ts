@@ -1,14 +1,30 @@
-import type { EntityType } from '@gewinde/core';
+import { pathOfEnds, type EntityType, type OldLine } from '@gewinde/core';
 
 /** The version of the rows' shape that events are written in. */
-export const EVENT_SCHEMA = 1;
+export const EVENT_SCHEMA = 2;
 
 type Row = Record<string, unknown>;
 /** Brings a row of an event from the version before to its own: the same as the migration of that time did to the tables. */
 export type Upcaster = (type: EntityType, row: Row) => Row;
 
 /** By the version they lead to. A migration that changes the shape of a row adds one here and raises {@link EVENT_SCHEMA}. */
-const upcasters: Readonly<Record<number, Upcaster>> = {};
+const upcasters: Readonly<Record<number, Upcaster>> = {
+  // the place in a list is its order, and a line is a path; hoses and ends had the ids of the standard ones
+  2: (type, row) => {
+    if (type !== 'component' && type !== 'port' && type !== 'line') return row;
+    const { position, ...rest } = row;
+    const ordered = { ...rest, ...(position === undefined ? {} : { order: position }) };
+    return type === 'line' && 'endA' in row ? lineAsPath(ordered as unknown as OldLineRow) : ordered;
+  },
+};
+
+type OldLineRow = Row & OldLine & { readonly endA: { readonly portId: string }; readonly endB: { readonly portId: string } };
+
+function lineAsPath({ construction, dash, endA, endB, tapedLengthMm, slackPercent, checked, made, ...rest }: OldLineRow): Row {
+  const old = { construction, dash, endA, endB, tapedLengthMm, slackPercent, checked, ...(made ? { made } : {}) };
+  const path = pathOfEnds(old, { hose: (c, d) => `hose-${c}-${d}`, end: (c, d, angleDeg) => `end-${c}-${d}-${angleDeg}` });
+  return { ...rest, portA: endA.portId, portB: endB.portId, ...path };
+}
 
 /**
  * A row of an event as it would be written today, so that what was done before the model grew can still be taken back.

@@ -35,11 +35,23 @@ describe('jobs', () => {
 
   it('tell the board what blocks them and what comes next', async () => {
     await create({ number: '2600', name: 'Empty' });
-    const { jobId, lineId, from, to } = await sampleJob(server);
+    const { jobId, lineId } = await sampleJob(server);
     expect((await list()).map((s) => s.next)).toEqual(['Finish L1', 'Survey the ports']);
-    const end = (portId: string, id: string) => ({ portId, angleDeg: 0 as const, fittings: [{ id, inEnd: 0, outEnd: 1 }] });
-    const set = { construction: 'ptfe', dash: 6, tapedLengthMm: 600, endA: end(from, 'm14x1.5mwasher+an6m'), endB: end(to, 'orb4m+an6m') };
-    await server.change(jobId, { do: 'edit-line', id: lineId, version: 1, set });
+    const piece = (await server.document(jobId)).lines[0]!.pieces[0]!.key;
+    const way = (at: number, id: string, inEnd: number): Command => ({
+      do: 'take-way',
+      id: lineId,
+      version: 1,
+      at,
+      fittings: [{ id, inEnd, outEnd: 1 - inEnd }],
+      branches: [],
+    });
+    const set = { hose: 'hose-ptfe-6', length: { mm: 600, as: 'taped' as const } };
+    await server.change(jobId, [
+      { do: 'edit-piece', id: lineId, version: 1, piece, set },
+      way(0, 'm14x1.5mwasher+an6m', 0),
+      way(1, 'orb4m+an6m', 1),
+    ]);
     expect((await list())[0]).toMatchObject({ next: 'Put L1 right', blockedBy: expect.stringMatching(/^L1: Joint 6/) as string });
   });
 
@@ -96,7 +108,7 @@ describe('commands', () => {
     const none = { fittings: [], branches: [] };
     const stray: Command[] = [
       rename(other.lineId, 1, 'Mine now'),
-      { do: 'take-way', id: other.lineId, version: 1, side: 'A', ...none },
+      { do: 'take-way', id: other.lineId, version: 1, at: 0, ...none },
       { do: 'delete-line', id: other.lineId, version: 1 },
       { do: 'delete-port', id: other.from, version: 1 },
       { do: 'duplicate-component', id: other.blockId },
@@ -110,11 +122,8 @@ describe('commands', () => {
   it.each([
     [{ do: 'fly' }, 'commands/0'],
     [{ do: 'edit-line', id: 'x', version: 1, set: { colour: 'red' } }, 'commands/0/set/colour'],
-    [
-      { do: 'edit-line', id: 'x', version: 1, set: { endA: { portId: 'p', angleDeg: 17, fittings: null } } },
-      'commands/0/set/endA/angleDeg',
-    ],
-    [{ do: 'edit-line', id: 'x', version: 1, set: { tapedLengthMm: -3 } }, 'commands/0/set/tapedLengthMm'],
+    [{ do: 'edit-piece', id: 'x', version: 1, piece: 'p', set: { length: { mm: 5, as: 'guessed' } } }, 'commands/0/set/length/as'],
+    [{ do: 'edit-piece', id: 'x', version: 1, piece: 'p', set: { slackPercent: -3 } }, 'commands/0/set/slackPercent'],
     [{ do: 'add-port', componentId: 'x', notation: 'an6 m' }, 'commands/0/label'],
   ])('that are not well formed are refused where they are wrong: %j', async (command, field) => {
     const answer = await server.call('POST', '/api/jobs/any/changes', { key: randomUUID(), commands: [command] });

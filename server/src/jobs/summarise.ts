@@ -1,8 +1,8 @@
-import { assembleLine, type Catalogue, type JobDocument, type JobSummary } from '@gewinde/core';
+import { assembleJob, type Catalogue, type JobDocument, type JobSummary } from '@gewinde/core';
 
 /** Where a job stands: what seals, what leaks, what comes next. */
 export function summarise(document: JobDocument, catalogue: Catalogue): JobSummary {
-  const lines = document.lines.map((line) => assembleLine(line, document, catalogue));
+  const { lines } = assembleJob(document, catalogue);
   const leaking = lines.filter((l) => l.state === 'leaks');
   const open = lines.filter((l) => l.state === 'open');
   const unchecked = lines.filter((l) => l.state === 'seals');
@@ -27,7 +27,7 @@ export function summarise(document: JobDocument, catalogue: Catalogue): JobSumma
     linesThatSeal: lines.filter((l) => l.state === 'seals' || l.state === 'checked').length,
     linesChecked: lines.filter((l) => l.state === 'checked').length,
     linesThatLeak: leaking.length,
-    ...(leaking.length > 0 ? { blockedBy: `${names(leaking)}: ${leaking[0]!.problems.find((p) => p.severity === 'leak')!.message}` } : {}),
+    ...(leaking.length > 0 ? { blockedBy: `${names(leaking)}: ${leaking[0]!.findings.find((p) => p.severity === 'leak')!.message}` } : {}),
     next,
   };
 }

@@ -1,4 +1,4 @@
-import { jobContracts, partsList, writeJobFile } from '@gewinde/core';
+import { assembleJob, jobContracts, partsList, writeJobFile } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { readCatalogue } from '../catalogue/catalogue-store.js';
 import { readDocument } from '../jobs/read-document.js';
@@ -19,7 +19,7 @@ export async function transferRoutes(app: App, { db }: Feature): Promise<void> {
   serve(app, jobContracts.exportPartsList, async ({ params, reply }) => {
     const document = await readDocument(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}-parts.csv"`);
-    return partsCsv(partsList(document, await readCatalogue(db)));
+    return partsCsv(partsList(assembleJob(document, await readCatalogue(db))));
   });
 }
 

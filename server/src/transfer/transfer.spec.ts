@@ -71,9 +71,9 @@ describe('a job file', () => {
 
   it('is refused whole when one of its lines is wrong', async () => {
     const file = structuredClone((await exportOf((await jobs())[0]!.id)).body) as JobFile;
-    file.lines[3]!.endB.port = 'C99.P1';
+    file.lines[3]!.portB = 'C99.P1';
     const before = await jobs();
-    expect((await take(file)).body).toMatchObject({ code: 'job-file-content', field: 'lines/3/endB/port' });
+    expect((await take(file)).body).toMatchObject({ code: 'job-file-content', field: 'lines/3/portB' });
     expect(await jobs()).toEqual(before);
   });
 });

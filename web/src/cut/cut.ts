@@ -16,9 +16,8 @@ export class Cut {
   private readonly view = inject(JobView);
   protected readonly job = computed(() => this.view.document()?.job);
   protected readonly plan = computed(() => {
-    const document = this.view.document();
-    const catalogue = this.view.catalogue();
-    return document && catalogue ? cutTickets(document, catalogue) : null;
+    const assembled = this.view.job();
+    return assembled ? cutTickets(assembled) : null;
   });
 
   protected print(): void {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatQuantity, runSheet, type CutTicket } from '@gewinde/core';
+import { formatQuantity, pieceDrawing, type CutTicket } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { Dial } from '../shared/dial';
 import { DrawingView } from '../shared/drawing';
@@ -17,11 +17,16 @@ export class Ticket {
   private readonly preferences = inject(Preferences);
 
   protected readonly cut = computed(() => formatQuantity(this.ticket().cutMm, 'length', this.preferences.system()));
+  /** What comes off a hose that is on the car already. */
+  protected readonly shorten = computed(() => {
+    const { shortenMm } = this.ticket();
+    return shortenMm === undefined ? null : formatQuantity(shortenMm, 'length', this.preferences.system());
+  });
   protected readonly otherCut = computed(() =>
     formatQuantity(this.ticket().cutMm, 'length', this.preferences.system() === 'metric' ? 'inch' : 'metric'),
   );
   protected readonly assembly = computed(() => formatQuantity(this.ticket().assemblyMm, 'length', this.preferences.system()));
   protected readonly drawing = computed(() =>
-    runSheet(this.ticket().assembled, { width: 430, height: 132, jobNumber: '', system: this.preferences.system(), hoseOnly: true }),
+    pieceDrawing(this.ticket().assembled, this.ticket().piece, { width: 430, height: 132, system: this.preferences.system() }),
   );
 }

@@ -1,5 +1,6 @@
 import {
   CommandError,
+  commandSchemas,
   ConnectorSyntaxError,
   jobContracts,
   receive,
@@ -9,13 +10,13 @@ import {
   runCommands,
   withRows,
   type AnswerOf,
+  type Catalogue,
   type Command,
   type CommandContext,
   type JobChange,
   type JobDocument,
   type JobEntity,
   type JobEntityType,
-  type KnownParts,
   type Replica,
 } from '@gewinde/core';
 import {
@@ -73,7 +74,7 @@ export interface SessionTools {
   readonly storage: OutboxStorage;
   /** Which tab this is, and seats whose tabs are gone: what they left unsent is sent from here. */
   readonly seat: { readonly id: string; readonly left: readonly string[] };
-  readonly parts: () => KnownParts | undefined;
+  readonly parts: () => Catalogue | undefined;
 }
 
 /**
@@ -326,7 +327,7 @@ export class JobSession {
 }
 
 function needsVersion(draft: Draft): draft is Draft & { version?: number } {
-  return /^(edit|delete|take)-/.test(draft.do);
+  return 'version' in commandSchemas[draft.do].properties;
 }
 
 function isTransient(error: unknown): boolean {
@@ -338,12 +339,19 @@ function saveStateOf({ pending, trouble, savedAt }: State): SaveState {
   return trouble === null ? { at: 'saving' } : { at: 'waiting', reason: trouble };
 }
 
+/** What a command sets, by where it stands in its row: `name`, `pieces.p1.length`, `ways.0.chosen`. */
+function saidBy(command: Command): Record<string, unknown> {
+  const under = (path: string, set: object) => Object.fromEntries(Object.entries(set).map(([field, value]) => [`${path}.${field}`, value]));
+  if (command.do === 'edit-piece') return under(`pieces.${command.piece}`, command.set);
+  if (command.do === 'edit-way') return under(`ways.${command.at}`, command.set);
+  if (command.do === 'take-way') return { [`ways.${command.at}.chosen`]: { fittings: command.fittings } };
+  if (command.do === 'check-line') return { checked: command.checked };
+  return 'set' in command ? command.set : {};
+}
+
 /** What a change sets on a row, field by field. */
 function saidOf(change: PendingChange | undefined, rowId: string): Record<string, unknown> {
   const commands = change && 'commands' in change ? change.commands : [];
   const about = commands.filter((c) => rowOf(c) === rowId);
-  return Object.assign(
-    {},
-    ...about.map((c) => ('set' in c ? c.set : c.do === 'take-way' ? { [`end${c.side}`]: { fittings: c.fittings } } : {})),
-  ) as Record<string, unknown>;
+  return Object.assign({}, ...about.map(saidBy)) as Record<string, unknown>;
 }

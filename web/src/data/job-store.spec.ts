@@ -140,11 +140,11 @@ describe('the open job', () => {
   });
 
   it('takes an edit back that is refused for what it says, says why, and sends the next', () => {
-    job.store.edit('line', 'line1', { slackPercent: 99 });
+    job.store.change({ do: 'edit-piece', id: 'line1', piece: 'p1', set: { slackPercent: 99 } });
     const { request } = job.sent();
     job.store.edit('line', 'line2', { name: 'Next' });
     request.flush({ code: 'bad-value', message: 'slackPercent must be <= 20.' }, { status: 400, statusText: 'bad' });
-    expect(job.store.document()?.lines[0]?.slackPercent).toBe(0);
+    expect(job.store.document()?.lines[0]?.pieces[0]?.slackPercent).toBe(0);
     expect(job.messages).toEqual([{ text: 'slackPercent must be <= 20.', tone: 'error' }]);
     expect(job.sent().commands).toMatchObject([{ id: 'line2' }]);
   });

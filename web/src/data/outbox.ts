@@ -19,7 +19,8 @@ function oneEdit(a: readonly Command[], b: readonly Command[]): Command | undefi
   const [second, ...others] = b;
   if (!first || !second || more.length > 0 || others.length > 0) return undefined;
   if (first.do !== second.do || !('set' in first) || !('set' in second)) return undefined;
-  const same = rowOf(first) === rowOf(second) && first.version === second.version;
+  // the same place of the same row, begun on the same version
+  const same = JSON.stringify({ ...first, set: null }) === JSON.stringify({ ...second, set: null });
   return same ? ({ ...first, set: { ...first.set, ...second.set } } as Command) : undefined;
 }
 

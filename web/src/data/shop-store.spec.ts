@@ -74,6 +74,6 @@ describe('what all jobs share', () => {
     TestBed.inject(ShopStore).reload();
     http.expectOne('/api/catalogue').flush({ ...shopAt0, ...catalogue, fittings: [] });
     await settle();
-    expect(view.lines()[0]!.problems.map((p) => p.code)).toContain('part-missing');
+    expect(view.lines()[0]!.findings.map((p) => p.rule)).toContain('part-gone');
   });
 });

@@ -1,8 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
-  findFitting,
-  findHose,
   newsOf,
   shopContracts,
   usualWeights,
@@ -10,7 +8,6 @@ import {
   type Catalogue,
   type ColumnMapping,
   type Fitting,
-  type KnownParts,
   type Progress,
   type ShopChange,
   type ShopCommand,
@@ -57,14 +54,8 @@ export class ShopStore {
   }
 
   /** What the catalogue has to say to a command; undefined while it is not there. */
-  get parts(): KnownParts | undefined {
-    const catalogue = this.state.value?.catalogue;
-    return (
-      catalogue && {
-        fitting: (id) => findFitting(catalogue, id),
-        hasHose: (construction, dash) => findHose(catalogue, construction, dash) !== undefined,
-      }
-    );
+  get parts(): Catalogue | undefined {
+    return this.state.value?.catalogue;
   }
 
   /** Reads everything anew: what is here is not to be built on any more. */

@@ -79,14 +79,23 @@ export class JointInspector {
           .join(', ');
   });
 
+  /** Where another way would put it right: `at end B`, `between the two hoses`. */
+  protected readonly where = computed(() => {
+    const { way } = this.joint();
+    const last = this.line().ways.length - 1;
+    if (way === undefined) return null;
+    if (last === 0) return 'there';
+    return way === 0 ? 'at end A' : way === last ? 'at end B' : 'between the hoses';
+  });
+
   constructor() {
     effect(() => this.made.setValue(this.joint().state === 'made', { emitEvent: false }));
   }
 
-  /** Ticks the joint; keys of joints that are no longer there go. */
+  /** Ticks the joint; names of joints that are no longer there go. */
   protected setMade(made: boolean): void {
     const { line, joints } = this.line();
-    const keys = joints.filter((j) => (j.key === this.joint().key ? made : j.state === 'made')).map((j) => j.key);
-    this.store.edit('line', line.id, { made: keys });
+    const ids = joints.filter((j) => (j.id === this.joint().id ? made : j.state === 'made')).map((j) => j.id);
+    this.store.edit('line', line.id, { made: ids });
   }
 }

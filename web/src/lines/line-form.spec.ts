@@ -1,5 +1,5 @@
-import { assembleLine, type Line } from '@gewinde/core';
-import { catalogue, document, feed } from '../../../core/testing/sample-job';
+import { assembleLine, parseConnector, type Command, type Line } from '@gewinde/core';
+import { catalogue, document, drain, feed, withPiece } from '../../../core/testing/sample-job';
 import { openSampleJob, render, type OpenJob, type Rendered } from '../../test/open-job';
 import { LineForm } from './line-form';
 
@@ -10,11 +10,11 @@ describe('LineForm', () => {
     job = await openSampleJob();
     form = await render(LineForm, { assembled: assembleLine({ ...feed, ...change }, document, catalogue) });
   };
-  /** What of the line is on its way to the server. */
-  const sent = (): Partial<Line> => {
+  /** What of the line, or of its hose, is on its way to the server. */
+  const sent = (what: 'edit-line' | 'edit-piece' = 'edit-line') => {
     const [command] = job.sent().commands;
-    expect(command).toMatchObject({ do: 'edit-line', id: 'line1', version: 3 });
-    return (command as { set: Partial<Line> }).set;
+    expect(command).toMatchObject({ do: what, id: 'line1', version: 3, ...(what === 'edit-piece' ? { piece: 'p1' } : {}) });
+    return (command as Extract<Command, { do: 'edit-piece' | 'edit-line' }>).set;
   };
 
   it('shows the arithmetic of the cut length and the advice of the service', async () => {
@@ -27,44 +27,100 @@ describe('LineForm', () => {
   });
 
   it('saves a service, and a length with its unit', async () => {
-    await open({ checked: true });
+    await open();
     await form.choose('Service', 'Return');
     expect(sent()).toEqual({ service: 'return' });
     await open();
     await form.type('Taped length', '26 1/8 in');
-    expect(sent().tapedLengthMm).toBeCloseTo(663.575);
+    expect(sent('edit-piece')).toEqual({ length: { mm: expect.closeTo(663.575) as number, as: 'taped' } });
     await open();
     await form.type('Taped length', 'long');
     job.nothingSent();
     expect(form.find('[role=alert]').textContent).toContain('not a number');
   });
 
-  it('keeps the chain when only the angle changes', async () => {
+  it('names hose and ends by their ids, and the way beside follows from that', async () => {
     await open();
     await form.choose('End B', '90°');
-    expect(sent().endB).toEqual({ ...feed.endB, angleDeg: 90 });
-  });
-
-  it('keeps the chain on another hose of the same size, and drops it on another size', async () => {
+    expect(sent('edit-piece')).toEqual({ endB: 'end-ptfe-6-90' });
+    expect(job.store.document()!.lines[0]!.ways).toEqual(feed.ways);
     await open();
     await form.choose('Hose', 'rubber core, steel braid');
-    expect(sent()).toMatchObject({ construction: 'rubber', dash: 6, endA: { fittings: feed.endA.fittings } });
+    expect(sent('edit-piece')).toEqual({ hose: 'hose-rubber-6' });
     await open();
     await form.choose('Size', '-8');
-    expect(sent()).toMatchObject({ dash: 8, endA: { fittings: null }, endB: { fittings: null } });
+    expect(sent('edit-piece')).toEqual({ hose: 'hose-ptfe-8' });
+    expect(job.store.document()!.lines[0]).toMatchObject({
+      pieces: [{ endA: 'end-ptfe-8-0', endB: 'end-ptfe-8-45' }],
+      ways: [{ chosen: null }, { chosen: null }],
+    });
   });
 
-  it('goes to the angles that are made when a hose has no such end', async () => {
-    await open({ endB: { ...feed.endB, angleDeg: 30 } });
-    await form.choose('Hose', 'push-on rubber');
-    expect(sent().endB).toMatchObject({ angleDeg: 0 });
+  it('offers the makes of a size where there are several, and an end by its connector where its angle does not say it', async () => {
+    const hose = { ...catalogue.hoses.find((h) => h.id === 'hose-ptfe-6')!, id: 'other-6', name: 'Other hose -6' };
+    const banjo = { ...catalogue.hoseEnds.find((e) => e.id === 'end-ptfe-6-0')!, id: 'eye', connector: parseConnector('banjo m12x1.5') };
+    job = await openSampleJob({}, undefined, { hoses: [...catalogue.hoses, hose], hoseEnds: [...catalogue.hoseEnds, banjo] });
+    form = await render(LineForm, { assembled: assembleLine(feed, document, catalogue) });
+    await form.choose('Make', 'Other hose -6');
+    expect(sent('edit-piece')).toEqual({ hose: 'other-6' });
+    await form.choose('End A', '0° banjo m12x1.5');
+    expect(job.store.document()!.lines[0]!.pieces[0]).toMatchObject({ hose: 'other-6', endA: 'eye' });
+  });
+
+  it('takes a length as it was given: taped, assembled, or the cut itself', async () => {
+    await open();
+    await form.choose('Length is', 'the cut itself');
+    expect(sent('edit-piece')).toEqual({ length: { mm: 664, as: 'cut' } });
+    form = await render(LineForm, { assembled: assembleLine(withPiece(feed, { length: { mm: 500, as: 'cut' } }), document, catalogue) });
+    expect(form.find('.result').textContent).toMatch(/Cut as it was given\s*500/);
+    expect(form.field('Cut length').value).toContain('500');
+  });
+
+  it('asks how long a hose is that is on the car already, and says what comes off or what is missing', async () => {
+    await open();
+    await form.choose('Comes from', 'the car, kept');
+    expect(sent('edit-piece')).toEqual({ source: 'kept' });
+    const kept = (hasMm: number) => assembleLine(withPiece(feed, { source: 'kept', hasMm }), document, catalogue);
+    form = await render(LineForm, { assembled: kept(700) });
+    expect(form.text()).toMatch(/Comes off the hose that is kept\s*3\d/);
+    form.fixture.componentRef.setInput('assembled', kept(600));
+    await form.stable();
+    expect(form.find('.problems').textContent).toMatch(/The hose that is kept is 6\d(\.\d)? mm too short/);
+  });
+
+  it('shows one hose of several at a time, and breaks, joins and takes out by command', async () => {
+    const two = { ...feed, pieces: [feed.pieces[0]!, { ...drain.pieces[0]!, key: 'p2' }], ways: [...feed.ways, { chosen: null }] };
+    job = await openSampleJob({ lines: [two] });
+    form = await render(LineForm, { assembled: assembleLine(two, { ...document, lines: [two] }, catalogue) });
+    expect((form.field('Size') as unknown as HTMLSelectElement).selectedOptions[0]!.textContent.trim()).toBe('-6');
+    await form.press('button', 'Hose 2');
+    expect((form.field('Size') as unknown as HTMLSelectElement).selectedOptions[0]!.textContent.trim()).toBe('-10');
+    await form.press('button', 'Take out hose 2');
+    expect(job.sent().commands).toEqual([{ do: 'remove-piece', id: 'line1', version: 3, piece: 'p2' }]);
+    expect(job.store.document()!.lines[0]).toMatchObject({ pieces: [{ key: 'p1' }], ways: [feed.ways[0], { chosen: null }] });
+    const bare = { ...feed, pieces: [], ways: [{ chosen: null }] };
+    form.fixture.componentRef.setInput('assembled', assembleLine(bare, document, catalogue));
+    await form.stable();
+    expect(form.text()).toContain('Fittings alone');
+  });
+
+  it('offers what puts a finding right, as a change that can be taken back', async () => {
+    const over = withPiece(feed, { length: { mm: 664, as: 'taped', over: { stackMm: 20, turnDeg: 0 } } });
+    job = await openSampleJob({ lines: [over] });
+    form = await render(LineForm, { assembled: assembleLine(over, { ...document, lines: [over] }, catalogue) });
+    expect(form.find('.problems').textContent).toContain('Taped with another way');
+    await form.press('.problems button', 'Correct by −');
+    expect(job.sent().commands).toMatchObject([{ do: 'edit-piece', piece: 'p1', set: { length: { as: 'taped' } } }]);
+    expect(job.store.document()!.lines[0]!.pieces[0]!.length!.mm).toBeLessThan(664);
+    expect(job.messages).toMatchObject([{ undo: true }]);
   });
 
   it('moves an end to a free port and forgets the way; a port that is used is refused in place', async () => {
     job = await openSampleJob({ lines: [feed] });
     form = await render(LineForm, { assembled: assembleLine(feed, { ...document, lines: [feed] }, catalogue) });
     await form.pick('From port (end A)', 'port drain');
-    expect(sent().endA).toEqual({ portId: 'drain', angleDeg: 0, fittings: null });
+    expect(sent()).toEqual({ portA: 'drain' });
+    expect(job.store.document()!.lines[0]!.ways[0]).toEqual({ chosen: null });
     await open();
     await form.pick('From port (end A)', 'port drain');
     job.nothingSent();
@@ -88,12 +144,25 @@ describe('LineForm', () => {
   });
 
   it('can be checked only when it seals', async () => {
-    await open({ tapedLengthMm: null });
+    await open(withPiece(feed, { length: null }));
     expect(form.find('button', 'Mark as checked')).toHaveProperty('disabled', true);
     expect(form.find('.problems').textContent).toContain('No length taped.');
     await open();
     await form.press('button', 'Mark as checked');
-    expect(sent()).toEqual({ checked: true });
+    const { checked } = job.store.document()!.lines[0]!;
+    expect(job.sent().commands).toMatchObject([
+      { do: 'check-line', id: 'line1', version: 3, checked: { digest: { service: expect.any(String) as string } } },
+    ]);
+    form.fixture.componentRef.setInput('assembled', assembleLine({ ...feed, checked }, document, catalogue));
+    await form.stable();
+    expect(form.find('button', 'Checked')).toBeTruthy();
+    form.fixture.componentRef.setInput(
+      'assembled',
+      assembleLine({ ...withPiece(feed, { length: { mm: 700, as: 'taped' } }), checked }, document, catalogue),
+    );
+    await form.stable();
+    expect(form.find('.problems').textContent).toContain('Changed since it was checked: length of hose.');
+    expect(form.find('button', 'Check it again')).toBeTruthy();
   });
 
   it('asks for a name when the field is emptied, and Escape brings it back', async () => {

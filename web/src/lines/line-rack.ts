@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { constructionById, formatDash, type AssembledLine } from '@gewinde/core';
+import { constructionById, formatDash, holds, type AssembledLine } from '@gewinde/core';
 import { ServiceGlyph } from '../shared/service-glyph';
 import { Whole } from '../shared/whole';
 
@@ -30,12 +30,16 @@ export class LineRack {
   protected readonly joints = computed(() => this.lines().reduce((sum, l) => sum + l.joints.length, 0));
 
   protected hose(l: AssembledLine): string {
-    const { construction, dash } = l.line;
+    const names = l.pieces.map(({ hose }) =>
+      hose ? `${formatDash(hose.dash)} ${SHORT[hose.construction] ?? constructionById(hose.construction).name}` : 'no hose yet',
+    );
     const hose =
-      construction !== null && dash !== null
-        ? `${formatDash(dash)} ${SHORT[construction] ?? constructionById(construction).name}`
-        : 'no hose yet';
+      names.length === 0 ? 'no hose' : names.length > 1 && new Set(names).size === 1 ? `${names.length} × ${names[0]}` : names.join(', ');
     return l.joints.length > 0 ? `${hose} · ${l.joints.length} joints` : hose;
+  }
+
+  protected holding(l: AssembledLine): number {
+    return l.findings.filter(holds).length;
   }
 
   protected stateWords(l: AssembledLine): string {
@@ -47,7 +51,7 @@ export class LineRack {
       case 'leaks':
         return 'will leak';
       case 'open':
-        return `${l.problems.length} open`;
+        return `${this.holding(l)} open`;
     }
   }
 }

@@ -69,7 +69,7 @@ export class Lines {
   });
   protected readonly freePorts = computed(() => {
     const document = this.view.document();
-    const used = new Set(document?.lines.flatMap((l) => [l.endA.portId, l.endB.portId]));
+    const used = new Set(document?.lines.flatMap((l) => [l.portA, l.portB]));
     return (document?.ports ?? []).filter((p) => !used.has(p.id)).length;
   });
 

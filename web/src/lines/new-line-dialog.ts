@@ -17,6 +17,19 @@ const port = () => new FormControl('', { nonNullable: true, validators: [(c) => 
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ChoiceField, PortPicker, ReactiveFormsModule, TextField],
   templateUrl: './new-line-dialog.html',
+  styles: `
+    .bare {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      min-height: 34px;
+      cursor: pointer;
+    }
+    .bare input {
+      width: 18px;
+      height: 18px;
+    }
+  `,
 })
 export class NewLineDialog {
   protected readonly modal = inject(NgbActiveModal);
@@ -27,6 +40,7 @@ export class NewLineDialog {
     from: port(),
     to: port(),
     name: new FormControl('', { nonNullable: true }),
+    bare: new FormControl(false, { nonNullable: true }),
   });
   protected readonly error = signal<string | null>(null);
   protected readonly ports = computed(() => {
@@ -38,16 +52,24 @@ export class NewLineDialog {
     this.form.markAllAsTouched();
     this.error.set(null);
     if (this.form.invalid) return;
-    const { service, from, to, name } = this.form.getRawValue();
+    const { service, from, to, name, bare } = this.form.getRawValue();
     const id = uuid();
     try {
-      this.store.change({ do: 'add-line', id, service, fromPortId: from, toPortId: to, ...(name.trim() ? { name: name.trim() } : {}) });
+      this.store.change({
+        do: 'add-line',
+        id,
+        service,
+        fromPortId: from,
+        toPortId: to,
+        ...(bare ? { hose: false } : {}),
+        ...(name.trim() ? { name: name.trim() } : {}),
+      });
       this.modal.close(id);
     } catch (error) {
       const { message } = error as Error;
       const field = error instanceof CommandError ? error.field : undefined;
-      const { from: endA, to: endB } = this.form.controls;
-      if (!refuse({ endA, endB }, field, message)) this.error.set(message);
+      const { from: portA, to: portB } = this.form.controls;
+      if (!refuse({ portA, portB }, field, message)) this.error.set(message);
     }
   }
 }

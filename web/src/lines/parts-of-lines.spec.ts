@@ -1,6 +1,7 @@
-import { assembleLine, type Line } from '@gewinde/core';
-import { catalogue, document, drain, feed, line } from '../../../core/testing/sample-job';
+import { assembleLine, type CommandOf, type Line } from '@gewinde/core';
+import { catalogue, document, drain, feed, withPiece, withWay } from '../../../core/testing/sample-job';
 import { openSampleJob, render, settle } from '../../test/open-job';
+import { BreakDialog } from './break-dialog';
 import { JointInspector } from './joint-inspector';
 import { LineRack } from './line-rack';
 import { Lines } from './lines';
@@ -8,21 +9,14 @@ import { NewLineDialog } from './new-line-dialog';
 import { SealRow } from './seal-row';
 
 const assembled = (l: Line = feed, d = document) => assembleLine(l, d, catalogue);
-const leaking = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
-const bare = line(9, {
-  construction: null,
-  dash: null,
-  tapedLengthMm: null,
-  endA: { ...feed.endA, fittings: null },
-  endB: { ...feed.endB, fittings: null },
-});
+const leaking = withWay(feed, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]);
+const bare = withWay(withWay(withPiece(feed, { hose: null, endA: null, endB: null, length: null }), 0, null), 1, null);
+const checked = { at: null, digest: {} };
 
 describe('the rack', () => {
   it('tells each state in words as well as in signs', async () => {
     await openSampleJob();
-    const rack = await render(LineRack, {
-      lines: [assembled(), assembled({ ...drain, checked: true }), assembled(leaking), assembled(bare)],
-    });
+    const rack = await render(LineRack, { lines: [assembled(), assembled({ ...drain, checked }), assembled(leaking), assembled(bare)] });
     expect(rack.all('.state').map((e) => e.textContent.replace(/\s+/g, ' ').trim())).toEqual([
       '○seals, not checked',
       '✓checked',
@@ -115,6 +109,16 @@ describe('a new line', () => {
     expect(closed).toEqual([(command as { id: string }).id]);
   });
 
+  it('is of fittings alone where that is said', async () => {
+    const { store } = await openSampleJob({ lines: [] });
+    const dialog = await render(NewLineDialog);
+    await dialog.pick('From port', 'block gallery');
+    await dialog.pick('To port', 'orb6');
+    await dialog.press('.bare input');
+    await dialog.press('button', 'Draw the line');
+    expect(store.document()!.lines).toMatchObject([{ pieces: [], ways: [{ chosen: null }] }]);
+  });
+
   it('offers free ports first and says of the others who uses them', async () => {
     await openSampleJob({ lines: [drain] });
     const dialog = await render(NewLineDialog);
@@ -149,6 +153,55 @@ describe('a new line', () => {
   });
 });
 
+describe('breaking a line', () => {
+  const open = async () => {
+    const job = await openSampleJob();
+    const dialog = await render(BreakDialog);
+    const line = assembled();
+    dialog.fixture.componentInstance.line.set(line);
+    dialog.fixture.componentInstance.piece.set(line.pieces[0]!);
+    const rest = async () => {
+      for (let i = 0; i < 6; i++) await settle();
+      await dialog.stable();
+    };
+    await rest();
+    return { job, dialog, rest };
+  };
+
+  it('offers the parts of a kind that join up there, and puts the chosen one in, all in one change', async () => {
+    const { job, dialog, rest } = await open();
+    expect(dialog.all('tbody tr')[0]!.textContent).toContain('Bulkhead, bulkhead an6 m to an6 m');
+    await dialog.choose('What goes in', 'inline filter');
+    await rest();
+    expect(dialog.all('tbody tr')[0]!.textContent).toMatch(/filter/i);
+    await dialog.press('input[type=radio]', 'an8 m to an8 m');
+    await dialog.press('button', 'Break the line');
+    const [broken, way] = job.sent().commands as [CommandOf<'break-line'>, CommandOf<'take-way'>];
+    expect(broken).toMatchObject({
+      do: 'break-line',
+      id: 'line1',
+      version: 3,
+      piece: 'p1',
+      use: [expect.stringContaining('an8m') as string],
+    });
+    expect([way.do, way.at, way.fittings.length]).toEqual(['take-way', 1, 3]);
+    expect(job.store.document()!.lines[0]).toMatchObject({ pieces: [{ key: 'p1' }, {}], ways: [{}, { wishes: { use: broken.use } }, {}] });
+    expect([job.closed, job.messages]).toMatchObject([[undefined], [{ undo: true }]]);
+  });
+
+  it('joins the two by nothing in particular, and asks which part where it is named', async () => {
+    const { job, dialog, rest } = await open();
+    await dialog.choose('What goes in', 'a part by its name');
+    await rest();
+    expect(dialog.text()).toContain('Pick a part');
+    expect(dialog.find('button', 'Break the line')).toHaveProperty('disabled', true);
+    await dialog.choose('What goes in', 'joiner, nothing else');
+    await rest();
+    await dialog.press('button', 'Break the line');
+    expect(job.sent().commands[0]).not.toHaveProperty('use');
+  });
+});
+
 describe('the keys along the sheet', () => {
   const arrow = (element: Element, key: string) => element.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
 
@@ -178,7 +231,7 @@ describe('the keys along the sheet', () => {
     const line = assembled();
     const inspector = await render(JointInspector, { joint: line.joints[0], line });
     await inspector.press('.made input');
-    expect(sent().commands).toEqual([{ do: 'edit-line', id: 'line1', version: 3, set: { made: [line.joints[0]!.key] } }]);
+    expect(sent().commands).toEqual([{ do: 'edit-line', id: 'line1', version: 3, set: { made: [line.joints[0]!.id] } }]);
   });
 });
 

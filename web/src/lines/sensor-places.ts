@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl } from '@angular/forms';
-import { findFitting, formatConnector, type Port, type SensorPlace } from '@gewinde/core';
+import { branchesIn, findFitting, formatConnector, type Port, type SensorPlace } from '@gewinde/core';
 import { of, startWith, switchMap } from 'rxjs';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
@@ -28,9 +28,7 @@ export class SensorPlaces {
   protected readonly notation = computed(() => formatConnector(this.sensor().connector));
   /** On a tee of this or another line already. */
   protected readonly kept = computed(() =>
-    this.view
-      .document()!
-      .lines.some((l) => [l.endA, l.endB].some((e) => e.branches?.some((b) => b.to === 'sensor' && b.portId === this.port().id))),
+    this.view.document()!.lines.some((l) => branchesIn(l).some((b) => b.to === 'sensor' && b.portId === this.port().id)),
   );
   protected readonly movedTo = computed(() => {
     const move = this.sensor().movedTo;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { branchesOf, findFitting, type SolvedEnd, type SolvedJob, type SolveProgress } from '@gewinde/core';
+import { asKept, findFitting, type SolvedJob, type SolvedWay, type SolveProgress } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { catchError, endWith, map, type Observable, of, scan, startWith, Subject, switchMap, takeUntil } from 'rxjs';
 import { JobStore } from '../data/job-store';
@@ -39,8 +39,8 @@ export class SolveDialog {
       this.view
         .lines()
         .filter((l) => !l.line.checked)
-        .flatMap((l) => [l.line.endA, l.line.endB])
-        .filter((e) => e.fittings === null).length,
+        .flatMap((l) => l.ways)
+        .filter((w) => w.kept.chosen === null).length,
   );
   protected readonly decidedToo = new FormControl(false, { nonNullable: true });
   private readonly stopped = new Subject<void>();
@@ -73,15 +73,22 @@ export class SolveDialog {
     (this.solved()?.ends ?? []).map((end) => ({
       end,
       key: keyOf(end),
+      which: this.which(end),
       take: end.way !== undefined && !end.same && !this.left().has(keyOf(end)),
       parts:
-        end.way?.fittings.map(({ id }) => findFitting(this.view.catalogue()!, id)?.name ?? id).join('; ') ||
-        'the hose end goes on the port',
+        end.way?.fittings.map(({ id }) => findFitting(this.view.catalogue()!, id)?.name ?? id).join('; ') || 'no fitting between the two',
       price: end.way ? (end.way.priceMinor / 100).toFixed(2) : '',
       supply: !end.way ? '' : !end.toOrder ? 'on the shelf' : `${end.toOrder} · ${end.leadDays ?? 0} d`,
     })),
   );
   protected readonly taking = computed(() => this.rows().filter((r) => r.take).length);
+
+  /** `A`, `B`, `between 1 and 2`; nothing for a line without hose. */
+  private which({ lineId, at }: SolvedWay): string {
+    const last = (this.view.job()?.lineById.get(lineId)?.ways.length ?? 1) - 1;
+    if (last === 0) return '';
+    return at === 0 ? 'A' : at === last ? 'B' : `between ${at} and ${at + 1}`;
+  }
 
   protected cancel(): void {
     this.stopped.next();
@@ -97,13 +104,7 @@ export class SolveDialog {
 
   protected take(): void {
     const taken = this.rows().filter((r) => r.take);
-    const drafts = taken.map(({ end }) => ({
-      do: 'take-way' as const,
-      id: end.lineId,
-      side: end.side,
-      fittings: end.way!.fittings.map((link) => ({ ...link })),
-      branches: branchesOf(end.way!, end.portId),
-    }));
+    const drafts = taken.map(({ end }) => ({ do: 'take-way' as const, id: end.lineId, at: end.at, ...asKept(end.way!) }));
     this.refused.set(null);
     try {
       this.store.change(...drafts);
@@ -115,6 +116,6 @@ export class SolveDialog {
   }
 }
 
-function keyOf(end: SolvedEnd): string {
-  return `${end.lineId}${end.side}`;
+function keyOf(end: SolvedWay): string {
+  return `${end.lineId} ${end.at}`;
 }

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
+  endOfAngle,
   findFitting,
-  findHoseEnd,
   formatQuantity,
   wayStrip,
-  type AssembledEnd,
+  type AssembledWay,
   type Fitting,
-  type Hose,
+  type StripEnd,
+  type Terminal,
   type Way,
   type Wishes,
 } from '@gewinde/core';
@@ -43,8 +44,8 @@ export interface WayView {
 export class WayRow {
   readonly view = input.required<WayView>();
   readonly index = input.required<number>();
-  readonly end = input.required<AssembledEnd>();
-  readonly hose = input<Hose>();
+  /** Which place of the line it is a way across. */
+  readonly place = input.required<AssembledWay>();
   readonly wishes = input<Wishes>({});
   /** Left from before while the ways are worked out anew: to be looked at, not to be taken. */
   readonly stale = input(false);
@@ -62,7 +63,7 @@ export class WayRow {
     () =>
       this.view()
         .parts.map((p) => p.name)
-        .join('; ') || 'the hose end goes on the port',
+        .join('; ') || 'no fitting between the two',
   );
   protected readonly figures = computed(() => {
     const { way, against } = this.view();
@@ -98,15 +99,23 @@ export class WayRow {
   /** Small ways are drawn with a straight end: what differs is the chain. */
   protected readonly strip = computed(() => {
     const catalogue = this.job.catalogue()!;
-    const { hoseEnd, port } = this.end();
     const { way } = this.view();
-    const straight = findHoseEnd(catalogue, hoseEnd!.construction, hoseEnd!.dash, 0) ?? hoseEnd!;
-    const place = (link: Way['fittings'][number]) => ({ ...link, fitting: findFitting(catalogue, link.id)! });
-    const branches = way.branches.map((b) => ({
-      ...b,
-      fittings: b.fittings.map(place),
-      ...(b.to === 'sensor' && port.sensor ? { sensor: port.sensor } : {}),
-    }));
-    return wayStrip({ chain: way.fittings.map(place), branches }, straight, this.hose(), { width: 150, height: 40 }, way.name);
+    const { from, to } = this.place();
+    const link = (l: Way['fittings'][number]) => ({ ...l, fitting: findFitting(catalogue, l.id)! });
+    const sensorOf = (portId: string | undefined) => [from, to].find((t) => t.kind === 'port' && t.port.id === portId);
+    const branches = way.branches.map((b) => {
+      const seat = sensorOf(b.portId);
+      return {
+        ...b,
+        fittings: b.fittings.map(link),
+        ...(b.to === 'sensor' && seat?.kind === 'port' && seat.port.sensor ? { sensor: seat.port.sensor } : {}),
+      };
+    });
+    const side = (t: Terminal): StripEnd => {
+      if (t.kind === 'port' || !t.hoseEnd) return {};
+      const straight = t.hose && endOfAngle(catalogue, t.hose, 0, t.hoseEnd);
+      return { hoseEnd: straight ?? t.hoseEnd, ...(t.hose ? { hose: t.hose } : {}) };
+    };
+    return wayStrip({ fittings: way.fittings.map(link), branches }, [side(from), side(to)], { width: 150, height: 40 }, way.name);
   });
 }

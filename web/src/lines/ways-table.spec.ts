@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { parseConnector, partsOf, usualWeights, type JobDocument, type Line, type Port } from '@gewinde/core';
+import { parseConnector, usualWeights, type Command, type CommandOf, type JobDocument, type Line, type Port } from '@gewinde/core';
 import { assembleLine } from '@gewinde/core';
-import { catalogue, document, feed, line } from '../../../core/testing/sample-job';
+import { catalogue, document, feed, withPiece, withWay } from '../../../core/testing/sample-job';
 import { answer, openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
 import { ShopStore } from '../data/shop-store';
 import { SolveDialog } from './solve-dialog';
@@ -11,8 +11,8 @@ import { WeightsDialog } from './weights-dialog';
 jest.mock('../shared/drawing', () => jest.requireActual<object>('../../test/plain-drawing'));
 
 const assembled = (l: Line = feed, d: JobDocument = document) => assembleLine(l, d, catalogue);
-const wishing = (wishes: object): Line => ({ ...feed, endA: { ...feed.endA, wishes } });
-const open = line(1, { endA: { ...feed.endA, fittings: null }, endB: { ...feed.endB, fittings: null } });
+const wishing = (wishes: object): Line => ({ ...feed, ways: [{ ...feed.ways[0]!, wishes }, feed.ways[1]!] });
+const open = withWay(withWay(feed, 0, null), 1, null);
 
 describe('the ways', () => {
   let job: OpenJob;
@@ -23,8 +23,12 @@ describe('the ways', () => {
     await settle();
     await ways.stable();
   };
-  const command = () => job.sent().commands[0]!;
-  const sent = (): Line => (command() as unknown as { set: Line }).set;
+  let last: Command;
+  const command = () => (last = job.sent().commands[0]!);
+  const sent = () => {
+    expect(command()).toMatchObject({ do: 'edit-way', id: 'line1', version: 3, at: 0 });
+    return (last as CommandOf<'edit-way'>).set;
+  };
 
   it('are listed with what decides, and the taken one marked', async () => {
     await show();
@@ -32,19 +36,19 @@ describe('the ways', () => {
     expect(ways.find('tbody.chosen').textContent).toContain('1 adapter');
     expect(ways.all('tbody tr')[0]!.querySelectorAll('g-drawing svg')).toHaveLength(1);
     await ways.press('button', /^ ?Take Take way 2/);
-    expect(command()).toMatchObject({ do: 'take-way', id: 'line1', version: 3, side: 'A', branches: [] });
-    expect(job.store.document()!.lines[0]!.endA.fittings!.length).toBeGreaterThan(0);
+    expect(command()).toMatchObject({ do: 'take-way', id: 'line1', version: 3, at: 0, branches: [] });
+    expect(job.store.document()!.lines[0]!.ways[0]!.chosen!.fittings.length).toBeGreaterThan(0);
   });
 
   it('start at the end that is still open', async () => {
-    await show({ ...feed, endB: { ...feed.endB, fittings: null } });
+    await show(withWay(feed, 1, null));
     expect(ways.find('h3').textContent).toContain('Ways from turbo, port inlet');
     await ways.press('[role=tab]', 'End A');
     expect(ways.find('h3').textContent).toContain('Ways from block, port gallery');
   });
 
   it('ask for a hose first', async () => {
-    await show({ ...open, construction: null, dash: null });
+    await show(withPiece(open, { hose: null, endA: null, endB: null }));
     expect(ways.text()).toContain('Choose the hose and its ends');
   });
 
@@ -53,7 +57,7 @@ describe('the ways', () => {
       ...document,
       ports: document.ports.map((p) => (p.id === 'gallery' ? { ...p, connector: parseConnector('m48x2 f washer') } : p)),
     };
-    await show({ ...feed, endA: { ...feed.endA, fittings: null } }, odd);
+    await show(withWay(feed, 0, null), odd);
     expect(ways.find('.attention').textContent).toContain('No chain in the catalogue joins metric parallel M48×2');
     expect(ways.text()).toContain('m48x2 m washer to an6 m');
   });
@@ -72,9 +76,9 @@ describe('the ways', () => {
   it('are pinned, and stay in sight when wishes leave them out', async () => {
     await show();
     await ways.press('button', 'Pin way 2');
-    const pinned = sent().endA.pinned!;
+    const pinned = sent().pinned!;
     expect(pinned).toHaveLength(1);
-    await show({ ...wishing({ turnDeg: 90 }), endA: { ...feed.endA, wishes: { turnDeg: 90 }, pinned } });
+    await show({ ...feed, ways: [{ ...feed.ways[0]!, wishes: { turnDeg: 90 }, pinned }, feed.ways[1]!] });
     expect(ways.all('.g-icon-button[aria-pressed="true"]')).toHaveLength(1);
     expect(ways.all('tbody.chosen')).toHaveLength(1);
   });
@@ -84,11 +88,11 @@ describe('the ways', () => {
     await ways.press('.unfold', '1 adapter');
     expect(ways.find('.parts').textContent).toContain('Adapter, m14x1.5 m washer to an6 m');
     await ways.press('.parts button', 'Avoid');
-    expect(sent().endA.wishes).toEqual({ avoid: ['m14x1.5mwasher+an6m'] });
+    expect(sent().wishes).toEqual({ avoid: ['m14x1.5mwasher+an6m'] });
   });
 
   it('keep a way that is taken and does not seal in sight, and say so', async () => {
-    await show({ ...feed, endA: { ...feed.endA, fittings: [{ id: 'orb6m+an6m', inEnd: 0, outEnd: 1 }] } });
+    await show(withWay(feed, 0, [{ id: 'orb6m+an6m', inEnd: 0, outEnd: 1 }]));
     expect(ways.find('tbody.chosen').textContent).toContain('does not seal');
   });
 
@@ -96,18 +100,18 @@ describe('the ways', () => {
     await show();
     await ways.press('button', 'Wishes');
     await ways.choose('Turns', '90°');
-    expect(sent().endA.wishes).toEqual({ turnDeg: 90 });
+    expect(sent().wishes).toEqual({ turnDeg: 90 });
     await show(wishing({ turnDeg: 90, leastBoreMm: 3 }));
     await ways.press('button', 'Wishes');
     await ways.type('Least bore', '');
-    expect(sent().endA.wishes).toEqual({ turnDeg: 90 });
+    expect(sent().wishes).toEqual({ turnDeg: 90 });
     await show();
     await ways.press('button', 'Wishes');
     await ways.type('Branch for another line', 'an4 f swi');
     job.nothingSent();
     expect(ways.find('[role=alert]', 'swi')).toBeTruthy();
     await ways.type('Branch for another line', 'an4 f swivel');
-    expect(sent().endA.wishes).toEqual({ branchFor: parseConnector('an4 f swivel') });
+    expect(sent().wishes).toEqual({ branchFor: parseConnector('an4 f swivel') });
   });
 
   it('say which wishes contradict one another, and which single one stands in the way', async () => {
@@ -116,7 +120,7 @@ describe('the ways', () => {
     await show(wishing({ mostStackMm: 5 }));
     expect(ways.find('.attention').textContent).toMatch(/Without the limit of 5 mm on the stack there is a way of 2 joints/);
     await ways.press('button', 'Lift that wish');
-    expect(sent().endA.wishes).toEqual({});
+    expect(sent().wishes).toEqual({});
   });
 
   it('take a way with a branch for another line, which is a port at once', async () => {
@@ -133,8 +137,8 @@ describe('the ways', () => {
     const panel = ways.fixture.componentInstance as unknown as { setWishes: (wishes: object) => void };
     panel.setWishes({ turnDeg: 90 });
     ways.find('button', 'Take way 2').click();
-    expect(job.sent().commands).toMatchObject([{ do: 'edit-line' }]);
-    expect(job.store.document()!.lines[0]!.endA.fittings).toEqual(feed.endA.fittings);
+    expect(job.sent().commands).toMatchObject([{ do: 'edit-way' }]);
+    expect(job.store.document()!.lines[0]!.ways[0]!.chosen).toEqual(feed.ways[0]!.chosen);
   });
 
   it('keep the last answer in sight while a new one is worked out, and drop it with the end', async () => {
@@ -157,7 +161,7 @@ describe('the ways', () => {
 
 describe('a sensor in the port', () => {
   const sensor: NonNullable<Port['sensor']> = { name: 'pressure switch', connector: parseConnector('m14x1.5 m washer'), movedTo: null };
-  const spare: Port = { ...document.ports[0]!, id: 'spare', label: 'spare', position: 9 };
+  const spare: Port = { ...document.ports[0]!, id: 'spare', label: 'spare', order: 9 };
   const seated: JobDocument = { ...document, ports: [...document.ports.map((p) => (p.id === 'gallery' ? { ...p, sensor } : p)), spare] };
 
   it('is offered a tee here or a free port that takes it', async () => {
@@ -179,7 +183,7 @@ describe('a sensor in the port', () => {
     ]);
     await ways.press('button', 'Keep it on a tee here');
     await settle();
-    expect(job.store.document()!.lines[0]!.endA.wishes).toEqual({ keepSensor: true });
+    expect(job.store.document()!.lines[0]!.ways[0]!.wishes).toEqual({ keepSensor: true });
   });
 });
 
@@ -193,12 +197,12 @@ describe('all ends at once', () => {
     expect(dialog.find('.sum').textContent).toContain('different parts in the whole job');
     await dialog.press('input[aria-label="Take for L1, end B"]');
     await dialog.press('button', 'Take 1 way');
-    expect(job.sent().commands).toMatchObject([{ do: 'take-way', id: 'line1', version: 3, side: 'A', branches: [] }]);
+    expect(job.sent().commands).toMatchObject([{ do: 'take-way', id: 'line1', version: 3, at: 0, branches: [] }]);
     expect(job.closed).toEqual([undefined]);
   });
 
   it('offer an end that leaks as well, with what leaks there', async () => {
-    const leaking = { ...feed, endB: { ...feed.endB, fittings: [{ id: 'orb4m+an6m', inEnd: 0, outEnd: 1 }] } };
+    const leaking = withWay(feed, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]);
     const { sent } = await openSampleJob({ lines: [leaking] });
     const dialog = await render(SolveDialog);
     for (let i = 0; i < 8; i++) await settle();
@@ -207,7 +211,7 @@ describe('all ends at once', () => {
       expect.stringMatching(/^Joint 6 does not join/),
     ]);
     await dialog.press('button', 'Take 1 way');
-    expect(sent().commands).toMatchObject([{ do: 'take-way', id: 'line1', side: 'B' }]);
+    expect(sent().commands).toMatchObject([{ do: 'take-way', id: 'line1', at: 1 }]);
   });
 
   it('say so when there is nothing to do', async () => {
@@ -244,9 +248,4 @@ describe('what counts', () => {
     await dialog.press('button', 'Set');
     expect(job.shopSent().commands).toMatchObject([{ version: 1, weights: { stackMmMinor: 25 } }]);
   });
-});
-
-it('counts the parts of a way with those of its branches', () => {
-  const branch = { at: 0, end: 2, to: 'plug' as const, joints: [], fittings: [{ id: 'p', inEnd: 0, outEnd: 0 }] };
-  expect(partsOf({ fittings: [{ id: 'a', inEnd: 0, outEnd: 1 }], branches: [branch] })).toEqual(['a', 'p']);
 });

@@ -1,14 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
-  branchesOf,
+  asKept,
   differenceBetween,
   findFitting,
   formatQuantity,
+  gapOf,
   keptWay,
-  partsOf,
-  type AssembledEnd,
+  partsOfWay,
+  terminalName,
   type AssembledLine,
+  type AssembledWay,
+  type CommandOf,
+  type Gap,
   type KeptWay,
   type Way,
   type WaysAnswer,
@@ -29,7 +33,7 @@ import { WeightsDialog } from './weights-dialog';
 import { WishesPanel } from './wishes-panel';
 
 interface Asked {
-  /** Line and end it was asked for. */
+  /** Line and way it was asked for. */
   readonly place: string;
   readonly answer: WaysAnswer | null;
   readonly solving: boolean;
@@ -40,7 +44,7 @@ const NOT_ASKED: Asked = { place: '', answer: null, solving: false, failed: null
 let tables = 0;
 
 /**
- * The ways from a port to its hose end: those that seal at every joint, fewest joints first, drawn small with what decides. The way
+ * The ways across one place of a line, from port to hose, hose to hose or port to port: those that seal at every joint, fewest joints first, drawn small with what decides. The way
  * that is taken and those that are pinned stay in sight, whatever is wished for and solved anew.
  */
 @Component({
@@ -52,7 +56,6 @@ let tables = 0;
 })
 export class WaysTable {
   readonly line = input.required<AssembledLine>();
-  protected readonly sides = ['A', 'B'] as const;
   protected readonly id = `ways${++tables}-`;
   private readonly waysService = inject(WaysService);
   private readonly store = inject(JobStore);
@@ -62,14 +65,26 @@ export class WaysTable {
   protected readonly preferences = inject(Preferences);
 
   private readonly lineId = computed(() => this.line().line.id);
-  /** Another line shows the end that still needs a way first; within a line the fabricator decides, until a way is taken. */
-  protected readonly side = linkedSignal<string, 'A' | 'B'>({
+  /** Another line shows the way that is still open first; within a line the fabricator decides, until a way is taken. */
+  protected readonly at = linkedSignal<string, number>({
     source: this.lineId,
-    computation: () => untracked(() => (this.line().ends[0].chain && !this.line().ends[1].chain ? 'B' : 'A')),
+    computation: () =>
+      untracked(() =>
+        Math.max(
+          0,
+          this.line().ways.findIndex((w) => !w.fittings),
+        ),
+      ),
   });
-  protected readonly end = computed((): AssembledEnd => this.line().ends[this.side() === 'A' ? 0 : 1]);
-  protected readonly kept = computed(() => (this.side() === 'A' ? this.line().line.endA : this.line().line.endB));
-  protected readonly wishes = computed((): Wishes => this.kept().wishes ?? {});
+  protected readonly way = computed((): AssembledWay => this.line().ways[this.at()] ?? this.line().ways[0]!);
+  protected readonly tabs = computed(() => this.line().ways.map((way) => ({ at: way.at, name: nameOf(way), open: !way.fittings })));
+  protected readonly title = computed(() => titleOf(this.way()));
+  protected readonly gap = computed((): Gap | undefined => gapOf(this.way()));
+  /** Ports beside this way in which a sensor sits. */
+  protected readonly seated = computed(() =>
+    [this.way().from, this.way().to].flatMap((t) => (t.kind === 'port' && t.port.sensor ? [t.port] : [])),
+  );
+  protected readonly wishes = computed((): Wishes => this.way().kept.wishes ?? {});
   protected readonly wishCount = computed(() => Object.values(this.wishes()).filter((w) => !(Array.isArray(w) && w.length === 0)).length);
   protected readonly wishesOpen = signal(false);
   /** The line as it was when a wish was set last: while it is still shown, by the very press that left the wish's field, nothing is taken. */
@@ -78,43 +93,32 @@ export class WaysTable {
   protected readonly held = signal<string | null>(null);
   protected readonly unfolded = signal<string | null>(null);
 
-  /** Parts that other ends of the job take: not a further part to buy. */
+  /** Parts that other ways of the job take: not a further part to buy. */
   private readonly usedElsewhere = computed(() => {
-    const { line } = this.line();
-    const side = this.side();
-    const lines = this.view.document()?.lines ?? [];
-    return lines
-      .flatMap((l) => [
-        { end: l.endA, here: l.id === line.id && side === 'A' },
-        { end: l.endB, here: l.id === line.id && side === 'B' },
-      ])
-      .filter((e) => !e.here)
-      .flatMap(({ end }) => [...(end.fittings ?? []), ...(end.branches ?? []).flatMap((b) => b.fittings)].map((link) => link.id))
+    const here = this.way();
+    return this.view
+      .lines()
+      .flatMap((l) => (l.line.id === this.lineId() ? this.line().ways : l.ways))
+      .filter((w) => w !== here)
+      .flatMap(({ kept: { chosen } }) => (chosen ? partsOfWay(chosen).map((link) => link.id) : []))
       .sort();
   });
   /** What the answer depends on, so that an edit elsewhere asks nothing. */
   private readonly question = computed(
     (): { key: string; question: WaysQuestion } | null => {
-      const { port, hoseEnd } = this.end();
-      if (!hoseEnd || !this.view.catalogue()) return null;
-      const weights = this.weights();
+      const gap = this.gap();
+      if (!gap || !this.view.catalogue()) return null;
       const used = this.usedElsewhere();
-      const wishes = this.wishes();
-      const options = {
-        wishes,
-        weights,
-        usedElsewhere: new Set(used),
-        flow: this.side() === 'A' ? ('from-to' as const) : ('to-from' as const),
-      };
-      const question = { port: { connector: port.connector, sensor: port.sensor ?? null }, hoseEnd, options };
+      const options = { wishes: this.wishes(), weights: this.weights(), usedElsewhere: new Set(used) };
+      const question = { gap, options };
       return { key: JSON.stringify([question, used]), question };
     },
     { equal: (a, b) => a?.key === b?.key },
   );
 
-  /** What is known of the ways just now: the last answer stays in sight while a new one is worked out at the same end. */
+  /** What is known of the ways just now: the last answer stays in sight while a new one is worked out at the same place. */
   private readonly asked = toSignal(
-    toObservable(computed(() => ({ place: `${this.lineId()} ${this.side()}`, question: this.question() }))).pipe(
+    toObservable(computed(() => ({ place: `${this.lineId()} ${this.at()}`, question: this.question() }))).pipe(
       switchMap(({ place, question }) =>
         (question
           ? this.waysService.ways(question.question).pipe(
@@ -135,20 +139,21 @@ export class WaysTable {
 
   protected readonly rows = computed((): WayView[] => {
     const catalogue = this.view.catalogue();
-    const { port, hoseEnd } = this.end();
-    if (!catalogue || !hoseEnd) return [];
-    const { fittings, branches = [], pinned = [] } = this.kept();
-    const taken = fittings && keyOf({ fittings, branches });
+    const gap = this.gap();
+    if (!catalogue || !gap) return [];
+    const { chosen, pinned = [] } = this.way().kept;
+    const taken = chosen && keyOf(chosen);
     const pins = new Set(pinned.map(keyOf));
     const answered = this.answer()?.ways ?? [];
     const known = new Set(answered.map(keyOf));
-    const extra = [...(fittings ? [{ fittings, branches }] : []), ...pinned].filter((way) => !known.has(keyOf(way)));
-    const others = [...new Map(extra.map((way) => [keyOf(way), keptWay(way, port, hoseEnd, catalogue)])).values()];
+    const extra = [...(chosen ? [chosen] : []), ...pinned].filter((way) => !known.has(keyOf(way)));
+    const others = [...new Map(extra.map((way) => [keyOf(way), keptWay(way, gap, catalogue)])).values()];
     const ways = [...others.filter((way) => way !== undefined), ...answered];
+    const bore = Math.min(gap.from.boreMm ?? Infinity, gap.to.boreMm ?? Infinity);
     const reference = ways.find((way) => keyOf(way) === this.held()) ?? ways.find((way) => keyOf(way) === taken);
     return ways.map((way): WayView => {
       const key = keyOf(way);
-      const parts = partsOf(way);
+      const parts = partIds(way);
       return {
         key,
         way,
@@ -158,16 +163,16 @@ export class WaysTable {
         held: key === this.held(),
         unfolded: key === this.unfolded(),
         sealed: [...way.joints, ...way.branches.flatMap((b) => b.joints)].every((j) => j.outcome === 'seals'),
-        narrow: way.leastBoreMm < hoseEnd.boreMm * 0.8,
-        ...(reference && reference !== way ? { against: { way: reference, ...differenceBetween(parts, partsOf(reference)) } } : {}),
+        narrow: bore !== Infinity && way.leastBoreMm < bore * 0.8,
+        ...(reference && reference !== way ? { against: { way: reference, ...differenceBetween(parts, partIds(reference)) } } : {}),
       };
     });
   });
   protected readonly unit = computed(() => (this.preferences.system() === 'metric' ? 'mm' : 'in'));
 
   constructor() {
-    // what was held or unfolded belongs to one end
-    const place = computed(() => `${this.lineId()} ${this.side()}`);
+    // what was held or unfolded belongs to one place
+    const place = computed(() => `${this.lineId()} ${this.at()}`);
     effect(() => {
       place();
       untracked(() => {
@@ -180,25 +185,32 @@ export class WaysTable {
   protected choose(way: Way): void {
     // it may not be what is wished for any more
     if (this.solving() || this.wishedOn === this.line()) return;
-    const { ends } = this.line();
-    const side = this.side();
-    const branches = branchesOf(way, this.end().port.id);
-    const fittings = way.fittings.map((link) => ({ ...link }));
-    const branching = branches.some((b) => b.to === 'line');
+    const { ways } = this.line();
+    const at = this.way().at;
+    const kept = asKept(way);
+    const branching = kept.branches.some((b) => b.to === 'line');
     const taken = this.store.attempt(
-      () => this.store.change({ do: 'take-way', id: this.lineId(), side, fittings, branches }),
+      () => this.store.change({ do: 'take-way', id: this.lineId(), at, ...kept }),
       branching ? 'The branch is a port of the survey now: draw the other line from it.' : undefined,
     );
     if (!taken) return;
-    // on to the other end, if that is still open
-    if (!ends[side === 'A' ? 1 : 0].chain) this.side.set(side === 'A' ? 'B' : 'A');
+    // on to the next one that is still open
+    const open = ways.find((w) => w.at !== at && !w.fittings);
+    if (open) this.at.set(open.at);
   }
 
   protected pin(view: WayView): void {
-    const { pinned = [] } = this.kept();
-    const way: KeptWay = { fittings: view.way.fittings.map((link) => ({ ...link })), branches: branchesOf(view.way, this.end().port.id) };
+    const { pinned = [] } = this.way().kept;
     const others = pinned.filter((p) => keyOf(p) !== view.key);
-    this.editEnd({ pinned: view.pinned ? others : [...others, way].slice(-6) });
+    this.editWay({ pinned: view.pinned ? others : [...others, asKept(view.way)].slice(-6) });
+  }
+
+  /** What stands between two hoses goes, and they are one again. */
+  protected join(): void {
+    const { id, number } = this.line().line;
+    const at = this.way().at;
+    if (this.store.attempt(() => this.store.change({ do: 'join-line', id, at }), `L${number} is whole again: tape it anew`))
+      this.at.set(at - 1);
   }
 
   protected hold(view: WayView): void {
@@ -225,7 +237,7 @@ export class WaysTable {
     const said = Object.fromEntries(Object.entries(wishes).filter(([, w]) => w !== undefined && !(Array.isArray(w) && w.length === 0)));
     const before = this.store.document();
     const other = JSON.stringify(said) !== JSON.stringify(this.wishes());
-    this.editEnd({ wishes: said });
+    this.editWay({ wishes: said });
     if (other && this.store.document() !== before) this.wishedOn = this.line();
   }
 
@@ -237,11 +249,26 @@ export class WaysTable {
     return formatQuantity(mm, 'length', this.preferences.system(), { decimals: 0, bare: true });
   }
 
-  private editEnd(change: Partial<AssembledLine['line']['endA']>): void {
-    const { line } = this.line();
-    const field = this.side() === 'A' ? 'endA' : 'endB';
-    this.store.edit('line', line.id, { [field]: { ...line[field], ...change } });
+  private editWay(set: CommandOf<'edit-way'>['set']): void {
+    const at = this.way().at;
+    this.store.attempt(() => this.store.change({ do: 'edit-way', id: this.lineId(), at, set }));
   }
+}
+
+/** `End A`, `End B`, `Between 1 and 2`; a line without hose has only one way. */
+function nameOf({ at, from, to }: AssembledWay): string {
+  if (from.kind === 'port') return to.kind === 'port' ? 'Fittings' : 'End A';
+  return to.kind === 'port' ? 'End B' : `Between ${at} and ${at + 1}`;
+}
+
+function titleOf({ at, from, to }: AssembledWay): string {
+  if (from.kind === 'port' && to.kind === 'port') return `Ways from ${terminalName(from)} to ${terminalName(to)}`;
+  const port = from.kind === 'port' ? from : to;
+  return port.kind === 'port' ? `Ways from ${terminalName(port)} to the hose end` : `Ways between hose ${at} and hose ${at + 1}`;
+}
+
+function partIds(way: Way): string[] {
+  return partsOfWay(way).map((link) => link.id);
 }
 
 /** The same for the same parts in the same places. Whom a branch serves counts, not by which port. */

@@ -1,5 +1,5 @@
 import { parseConnector, waysToHoseEnd, type Port, type WaysAnswer, type Wishes } from '@gewinde/core';
-import { catalogue, document } from '../../../core/testing/sample-job';
+import { catalogue, document, withWay } from '../../../core/testing/sample-job';
 import { openSampleJob, render, settle, type Rendered } from '../../test/open-job';
 import { MissingParts } from './missing-parts';
 import { SensorPlaces } from './sensor-places';
@@ -15,7 +15,7 @@ describe('the wishes', () => {
   let said: Wishes[];
   const open = async (wishes: Wishes = {}, port: Port = gallery) => {
     await openSampleJob();
-    panel = await render(WishesPanel, { wishes, port });
+    panel = await render(WishesPanel, { wishes, seated: port.sensor ? [port] : [] });
     said = [];
     panel.fixture.componentInstance.changed.subscribe((w) => {
       said.push(w);
@@ -159,8 +159,8 @@ describe('the place of a sensor', () => {
     const { view } = await show(seated(null));
     expect(view.text()).toContain('no free port of the job takes it');
     const line = document.lines[0]!;
-    const branches = [{ at: 0, end: 2, to: 'sensor', portId: 'gallery', fittings: [] }];
-    const kept = await show(seated(null), { lines: [{ ...line, endA: { ...line.endA, branches } }] });
+    const branches = [{ at: 0, end: 2, to: 'sensor' as const, portId: 'gallery', fittings: [] }];
+    const kept = await show(seated(null), { lines: [withWay(line, 0, line.ways[0]!.chosen!.fittings, branches)] });
     expect(kept.view.text()).toContain('stays on a tee');
   });
 });

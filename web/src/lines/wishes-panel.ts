@@ -30,7 +30,8 @@ import { TextField } from '../shared/text-field';
 })
 export class WishesPanel {
   readonly wishes = input.required<Wishes>();
-  readonly port = input.required<Port>();
+  /** The ports beside it in which a sensor sits. */
+  readonly seated = input.required<readonly Port[]>();
   readonly changed = output<Wishes>();
   protected readonly preferences = inject(Preferences);
   private readonly view = inject(JobView);

@@ -30,9 +30,8 @@ export class Order {
   private readonly preferences = inject(Preferences);
   protected readonly job = computed(() => this.view.document()?.job);
   protected readonly list = computed(() => {
-    const document = this.view.document();
-    const catalogue = this.view.catalogue();
-    return document && catalogue ? partsList(document, catalogue) : null;
+    const assembled = this.view.job();
+    return assembled ? partsList(assembled) : null;
   });
   protected readonly groups = computed(() => {
     const list = this.list();

@@ -1,4 +1,4 @@
-import { document, feed } from '../../../core/testing/sample-job';
+import { document, feed, withPiece } from '../../../core/testing/sample-job';
 import { Cut } from '../cut/cut';
 import { openSampleJob, render } from '../../test/open-job';
 import { Order } from './order';
@@ -16,7 +16,7 @@ describe('the cut tickets', () => {
   });
 
   it('list what cannot be cut yet with its reasons, and print', async () => {
-    await openSampleJob({ lines: [{ ...feed, tapedLengthMm: null }] });
+    await openSampleJob({ lines: [withPiece(feed, { length: null })] });
     const print = jest.spyOn(window, 'print').mockImplementation(() => undefined);
     const cut = await render(Cut);
     expect(cut.find('.waiting').textContent).toContain('No length taped.');
@@ -54,7 +54,7 @@ describe('the parts list', () => {
   });
 
   it('names the lines that are open, and teaches while there is nothing', async () => {
-    await openSampleJob({ lines: [{ ...feed, tapedLengthMm: null }] });
+    await openSampleJob({ lines: [withPiece(feed, { length: null })] });
     expect((await render(Order)).find('.attention').textContent).toContain('L1 is still open');
     await openSampleJob({ ...document, lines: [] });
     expect((await render(Order)).text()).toContain('Nothing to order yet');

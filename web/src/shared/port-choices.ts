@@ -14,11 +14,11 @@ export interface PortChoice {
 
 /** The ports of a job in the order of the survey, free ones first. A line's own ports count as free for it. */
 export function portChoices(document: JobDocument, besides?: string): PortChoice[] {
-  const byPosition = (a: { position: number }, b: { position: number }): number => a.position - b.position;
-  const all = [...document.components].sort(byPosition).flatMap((component) =>
+  const byOrder = (a: { order: number }, b: { order: number }): number => a.order - b.order;
+  const all = [...document.components].sort(byOrder).flatMap((component) =>
     document.ports
       .filter((p) => p.componentId === component.id)
-      .sort(byPosition)
+      .sort(byOrder)
       .map((port): PortChoice => {
         const user = userOfPort(port, document);
         // a sensor that still sits in its own port is asked about when a line takes the port

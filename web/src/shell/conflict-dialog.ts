@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatConnector, jobEntities, parseConnector, type Connector } from '@gewinde/core';
+import { formatConnector, jobEntities, parseConnector, type Connector, type Line } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import type { Conflict } from '../data/job-store';
 
@@ -7,6 +7,16 @@ import type { Conflict } from '../data/job-store';
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   ...Object.fromEntries(Object.values(jobEntities).flatMap((entity) => Object.entries(entity.fields))),
   notation: 'thread',
+  hose: 'hose',
+  length: 'length',
+  slackPercent: 'slack',
+  source: 'where it comes from',
+  hasMm: 'length it has',
+  provisional: 'provisional',
+  wanted: 'hose wanted',
+  chosen: 'way',
+  wishes: 'wishes',
+  pinned: 'ways kept in sight',
 };
 
 /** Both versions side by side; nothing is overwritten until one is chosen. */
@@ -46,16 +56,34 @@ export class ConflictDialog {
   protected readonly rows = computed(() => {
     const conflict = this.conflict();
     if (!conflict) return [];
-    return Object.entries(readable(conflict.mine)).map(([field, mine]) => ({
-      field: capital(FIELD_WORDS[field] ?? field),
+    return Object.entries(readable(conflict.mine)).map(([path, mine]) => ({
+      field: capital(fieldName(path, conflict.theirs)),
       mine: words(mine),
-      theirs: words(conflict.theirs[field]),
+      theirs: words(standing(path, conflict.theirs)),
     }));
   });
 }
 
 function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** The row's value at a path such as `name`, `pieces.p1.length` or `ways.0.chosen`. */
+function standing(path: string, row: Conflict['theirs']): unknown {
+  return path.split('.').reduce((value: unknown, step) => {
+    if (Array.isArray(value)) return value.find((v: { key?: string }, i) => v.key === step || String(i) === step) as unknown;
+    return (value as Record<string, unknown> | undefined)?.[step];
+  }, row);
+}
+
+/** `Length of hose 2`, `way at A`. */
+function fieldName(path: string, theirs: Conflict['theirs']): string {
+  const [list, which = '', field = ''] = path.split('.');
+  const name = FIELD_WORDS[field || path] ?? (field || path);
+  const row = theirs as unknown as Partial<Line>;
+  if (list === 'pieces' && (row.pieces?.length ?? 0) > 1) return `${name} of hose ${row.pieces!.findIndex((p) => p.key === which) + 1}`;
+  if (list !== 'ways') return name;
+  return `${name} ${which === '0' ? 'at A' : Number(which) === (row.ways?.length ?? 0) - 1 ? 'at B' : `between hoses ${which} and ${Number(which) + 1}`}`;
 }
 
 function readable({ notation, ...patch }: Readonly<Record<string, unknown>>): Record<string, unknown> {
@@ -67,9 +95,11 @@ function words(value: unknown): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'object' && 'family' in value) return formatConnector(value as Connector);
   if (typeof value === 'object' && 'fittings' in value) {
-    const end = value as { angleDeg?: number; fittings: { id: string }[] | null };
-    return `${end.angleDeg === undefined ? '' : `${end.angleDeg}°, `}${end.fittings === null ? 'no way chosen' : end.fittings.map((f) => f.id).join(', ') || 'straight on the port'}`;
+    const { fittings } = value as { fittings: { id: string }[] };
+    return fittings.map((f) => f.id).join(', ') || 'no fittings';
   }
+  if (typeof value === 'object' && 'mm' in value) return `${String(value.mm)} mm, ${String((value as { as?: string }).as)}`;
+  if (typeof value === 'object' && 'digest' in value) return 'yes';
   if (typeof value === 'string' || typeof value === 'number') return String(value);
   return JSON.stringify(value);
 }

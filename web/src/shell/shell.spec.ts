@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
-import { feed } from '../../../core/testing/sample-job';
+import { feed, withPiece } from '../../../core/testing/sample-job';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { Messages as Said } from '../data/messages';
@@ -132,23 +132,26 @@ describe('the conflict dialog', () => {
     const dialog = await render(ConflictDialog);
     dialog.fixture.componentInstance.conflict.set({
       key: 'k',
-      mine: { name: 'Mine', checked: true, tapedLengthMm: null, endA: { ...feed.endA, fittings: null }, notation: 'npt 1/8 f' },
-      theirs: {
-        ...feed,
-        name: 'Theirs',
-        checked: false,
-        tapedLengthMm: 700,
-        version: 4,
-        connector: { family: 'orb', size: '6', gender: 'female' },
+      mine: {
+        name: 'Mine',
+        checked: { at: null, digest: {} },
+        'pieces.p1.length': null,
+        'pieces.p1.slackPercent': 4,
+        'ways.0.chosen': { fittings: [] },
+        'ways.1.wishes': { turnDeg: 90 },
+        notation: 'npt 1/8 f',
       },
+      theirs: { ...feed, name: 'Theirs', version: 4, connector: { family: 'orb', size: '6', gender: 'female' } },
     });
     await dialog.stable();
     const rows = dialog.all('tbody tr').map((r) => [...r.children].map((c) => c.textContent));
     expect(rows).toEqual([
       ['Name', 'Mine', 'Theirs'],
-      ['Checked', 'yes', 'no'],
-      ['Taped length', '—', '700'],
-      ['End A', '0°, no way chosen', '0°, m14x1.5mwasher+an6m'],
+      ['Checked', 'yes', '—'],
+      ['Length', '—', '664 mm, taped'],
+      ['Slack', '4', '0'],
+      ['Way at A', 'no fittings', 'm14x1.5mwasher+an6m'],
+      ['Wishes at B', '{"turnDeg":90}', '—'],
       ['Thread', 'npt 1/8 f', 'orb6 f'],
     ]);
     await dialog.press('button', 'Take theirs');
@@ -159,7 +162,7 @@ describe('the conflict dialog', () => {
 
 describe('the bars', () => {
   it('count what each step holds, and colour what is open', async () => {
-    await openSampleJob({ lines: [{ ...feed, tapedLengthMm: null }] });
+    await openSampleJob({ lines: [withPiece(feed, { length: null })] });
     const bar = await render(StepBar);
     expect(bar.all('a').map((a) => a.textContent.replace(/\s+/g, ' ').trim())).toEqual([
       '1Survey6 ports',

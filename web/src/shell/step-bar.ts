@@ -14,9 +14,8 @@ import { steps } from './steps';
 export class StepBar {
   private readonly view = inject(JobView);
   protected readonly steps = computed(() => {
-    const document = this.view.document();
-    const catalogue = this.view.catalogue();
-    return steps.map((step) => ({ ...step, shown: document && catalogue ? step.count(document, catalogue, this.view.lines()) : null }));
+    const job = this.view.job();
+    return steps.map((step) => ({ ...step, shown: job && step.count(job) }));
   });
   protected readonly jobId = computed(() => this.view.document()?.job.id);
 }

@@ -52,7 +52,7 @@ export class Survey {
   /** Where the rack is on its way to, so that keys pressed quickly all count. */
   private heading: string | undefined;
 
-  protected readonly components = computed(() => [...(this.view.document()?.components ?? [])].sort((a, b) => a.position - b.position));
+  protected readonly components = computed(() => [...(this.view.document()?.components ?? [])].sort((a, b) => a.order - b.order));
   protected readonly chosen = computed(() => this.components().find((c) => c.id === this.component()) ?? this.components()[0]);
   protected readonly ports = computed(() => this.portsOf(this.chosen()));
   protected readonly drawing = computed(() => {
@@ -88,7 +88,7 @@ export class Survey {
   }
 
   protected portsOf(component: EngineComponent | undefined): Port[] {
-    return (this.view.document()?.ports ?? []).filter((p) => p.componentId === component?.id).sort((a, b) => a.position - b.position);
+    return (this.view.document()?.ports ?? []).filter((p) => p.componentId === component?.id).sort((a, b) => a.order - b.order);
   }
 
   protected edit(port: Port | null): void {

@@ -1,7 +1,7 @@
-import { placesForSensor, solveJob, waysToHoseEnd, type Catalogue } from '@gewinde/core';
+import { assembleJob, partsBetween, placesForSensor, solveJob, waysAcross, type Catalogue } from '@gewinde/core';
 import type { WaysReply, WaysRequest } from './ways-protocol';
 
-type Question = Extract<WaysRequest, { kind: 'ways' | 'places' | 'job' }>;
+type Question = Extract<WaysRequest, { kind: 'ways' | 'parts' | 'places' | 'job' }>;
 
 /** Lets what has come in meanwhile be heard. */
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
@@ -20,13 +20,17 @@ export function answerWays(reply: (message: WaysReply) => void): (request: WaysR
     const { id } = question;
     switch (question.kind) {
       case 'ways': {
-        const { port, hoseEnd, options } = question.question;
-        return reply({ id, kind: 'ways', answer: waysToHoseEnd(port, hoseEnd, catalogue, options) });
+        const { gap, options } = question.question;
+        return reply({ id, kind: 'ways', answer: waysAcross(gap, catalogue, options) });
+      }
+      case 'parts': {
+        const { gap, kind, options } = question.question;
+        return reply({ id, kind: 'parts', parts: partsBetween(gap, kind, catalogue, options) });
       }
       case 'places':
         return reply({ id, kind: 'places', places: placesForSensor(question.sensor, question.from, question.document, catalogue) });
       case 'job': {
-        const steps = solveJob(question.document, catalogue, question.query);
+        const steps = solveJob(assembleJob(question.document, catalogue), question.query);
         for (let step = steps.next(); ; step = steps.next()) {
           if (cancelled.has(id)) return;
           if (step.done) return reply({ id, kind: 'job', solved: step.value });
@@ -63,6 +67,7 @@ export function answerWays(reply: (message: WaysReply) => void): (request: WaysR
         else if (working) cancelled.add(request.id);
         return;
       case 'ways':
+      case 'parts':
       case 'places':
       case 'job':
         line.push(request);

@@ -1,9 +1,11 @@
 import type {
   Catalogue,
   Connector,
-  HoseEnd,
+  FittingKindId,
+  Gap,
   JobDocument,
   JobQuery,
+  PartBetween,
   Port,
   SensorPlace,
   SolvedJob,
@@ -12,22 +14,28 @@ import type {
   WaysOptions,
 } from '@gewinde/core';
 
-/** What is asked about one end of a line. */
+/** What is asked about one way of a line. */
 export interface WaysQuestion {
-  readonly port: Pick<Port, 'connector' | 'sensor'>;
-  readonly hoseEnd: HoseEnd;
+  readonly gap: Gap;
   readonly options: WaysOptions;
+}
+
+/** Which parts could be put in at a place. */
+export interface PartsQuestion extends WaysQuestion {
+  readonly kind: FittingKindId | null;
 }
 
 export type WaysRequest =
   | { readonly kind: 'catalogue'; readonly catalogue: Catalogue }
   | { readonly kind: 'ways'; readonly id: number; readonly question: WaysQuestion }
+  | { readonly kind: 'parts'; readonly id: number; readonly question: PartsQuestion }
   | { readonly kind: 'places'; readonly id: number; readonly sensor: Connector; readonly from: Port; readonly document: JobDocument }
   | { readonly kind: 'job'; readonly id: number; readonly document: JobDocument; readonly query: JobQuery }
   | { readonly kind: 'cancel'; readonly id: number };
 
 export type WaysReply =
   | { readonly id: number; readonly kind: 'ways'; readonly answer: WaysAnswer }
+  | { readonly id: number; readonly kind: 'parts'; readonly parts: PartBetween[] }
   | { readonly id: number; readonly kind: 'places'; readonly places: SensorPlace[] }
   | { readonly id: number; readonly kind: 'progress'; readonly progress: SolveProgress }
   | { readonly id: number; readonly kind: 'job'; readonly solved: SolvedJob }

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { parseConnector, usualWeights } from '@gewinde/core';
+import { gapToHoseEnd, parseConnector, usualWeights } from '@gewinde/core';
 import { firstValueFrom } from 'rxjs';
-import { catalogue, document } from '../../../core/testing/sample-job';
+import { catalogue, document, withWay } from '../../../core/testing/sample-job';
 import { openSampleJob, settle } from '../../test/open-job';
 import { workers } from '../../test/worker-factory.stub';
 import { answerWays } from './answer-ways';
@@ -9,7 +9,7 @@ import type { WaysReply } from './ways-protocol';
 import { WaysService } from './ways-service';
 
 const hoseEnd = catalogue.hoseEnds.find((e) => e.id === 'end-ptfe-6-0')!;
-const question = (notation: string) => ({ port: { connector: parseConnector(notation) }, hoseEnd, options: {} });
+const question = (notation: string) => ({ gap: gapToHoseEnd({ connector: parseConnector(notation) }, hoseEnd), options: {} });
 
 describe('the worker', () => {
   const start = () => {
@@ -33,12 +33,9 @@ describe('the worker', () => {
 
   it('leaves a whole job between two of its ends, and a question that fails harms no other', async () => {
     const { ask, ids, replies } = start();
-    const open = {
-      ...document,
-      lines: document.lines.map((l) => ({ ...l, endA: { ...l.endA, fittings: null }, endB: { ...l.endB, fittings: null } })),
-    };
+    const open = { ...document, lines: document.lines.map((l) => withWay(withWay(l, 0, null), 1, null)) };
     ask({ kind: 'job', id: 1, document: open, query: { weights: usualWeights } });
-    ask({ kind: 'ways', id: 2, question: { ...question('orb6 f'), hoseEnd: null as never } });
+    ask({ kind: 'ways', id: 2, question: { ...question('orb6 f'), gap: null as never } });
     ask({ kind: 'ways', id: 3, question: question('orb6 f') });
     await settle();
     await settle();

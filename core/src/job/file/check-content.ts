@@ -1,6 +1,6 @@
 import { ConnectorSyntaxError, parseConnector, type Connector } from '../../connectors/index.js';
 import { checkFitting } from '../../fittings/index.js';
-import { constructions } from '../../hose/index.js';
+import { partsOfWay } from '../line-path.js';
 import { JobFileError } from './job-file-error.js';
 import type { JobFile } from './job-file-schema.js';
 
@@ -31,28 +31,44 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
   const used = new Map<string, number>();
   const numbers = new Set<number>();
   const fittingIds = new Set([...knownFittings, ...file.parts.fittings.map((f) => f.id)]);
+  const hoseIds = new Set(file.parts.hoses.map((h) => h.id));
+  const hoseEndIds = new Set(file.parts.hoseEnds.map((e) => e.id));
   file.lines.forEach((line, i) => {
     if (numbers.has(line.number)) fail(`Two lines have the number L${line.number}.`, `lines/${i}/number`);
     numbers.add(line.number);
-    if (line.construction !== null && !constructions.some((c) => c.id === line.construction))
-      fail(`There is no hose construction "${line.construction}".`, `lines/${i}/construction`);
-    for (const end of ['endA', 'endB'] as const) {
+    checkPath(line, i, fail);
+    for (const end of ['portA', 'portB'] as const) {
+      const port = line[end];
       const field = `lines/${i}/${end}`;
-      const { port, fittings, branches, pinned, wishes } = line[end];
-      const ways = [{ fittings: fittings ?? [], branches: branches ?? [] }, ...(pinned ?? [])];
-      if (!connectors.has(port)) fail(`Line L${line.number} names a port "${port}" that is not in the file.`, `${field}/port`);
-      if (used.has(port)) fail(`Port "${port}" is used twice, by L${used.get(port)} and L${line.number}.`, `${field}/port`);
+      if (!connectors.has(port)) fail(`Line L${line.number} names a port "${port}" that is not in the file.`, field);
+      if (used.has(port)) fail(`Port "${port}" is used twice, by L${used.get(port)} and L${line.number}.`, field);
       used.set(port, line.number);
-      for (const branch of ways.flatMap((way) => way.branches))
-        if (branch.port !== undefined && !connectors.has(branch.port))
-          fail(`A branch of L${line.number} names a port "${branch.port}" that is not in the file.`, `${field}/branches`);
-      const named = ways.flatMap((way) => [...way.fittings, ...way.branches.flatMap((b) => b.fittings)]).map((link) => link.id);
+    }
+    line.pieces.forEach((piece, j) => {
+      const field = `lines/${i}/pieces/${j}`;
+      if (piece.hose !== null && !hoseIds.has(piece.hose))
+        fail(`L${line.number} has a hose "${piece.hose}" that is not in the file.`, `${field}/hose`);
+      for (const end of [piece.endA, piece.endB])
+        if (end !== null && !hoseEndIds.has(end)) fail(`L${line.number} has a hose end "${end}" that is not in the file.`, field);
+    });
+    line.ways.forEach(({ chosen, pinned = [], wishes }, at) => {
+      const field = `lines/${i}/ways/${at}`;
+      for (const way of [...(chosen ? [chosen] : []), ...pinned])
+        for (const { at: on, port } of way.branches) {
+          if (!way.fittings[on]) fail(`A branch of L${line.number} stands on a fitting that is not there.`, `${field}/branches`);
+          if (port !== undefined && !connectors.has(port))
+            fail(`A branch of L${line.number} names a port "${port}" that is not in the file.`, `${field}/branches`);
+          if (port === line.portA || port === line.portB)
+            if (way.branches.some((b) => b.port === port && b.to === 'line'))
+              fail(`L${line.number} would run from an open end of its own fittings.`, `${field}/branches`);
+        }
+      const named = [...(chosen ? partsOfWay(chosen) : []), ...pinned.flatMap((way) => partsOfWay(way))].map((link) => link.id);
       const missing = named.find((id) => !fittingIds.has(id));
       if (missing) fail(`Fitting "${missing}" is neither in the file nor in the catalogue.`, `${field}/fittings`);
       const wished = [...(wishes?.use ?? []), ...(wishes?.avoid ?? [])].find((id) => !fittingIds.has(id));
       if (wished)
         fail(`L${line.number} asks for a fitting "${wished}" that is neither in the file nor in the catalogue.`, `${field}/wishes`);
-    }
+    });
   });
   for (const { sensor, key } of file.components.flatMap((c) => c.ports)) {
     if (!sensor?.movedTo) continue;
@@ -62,6 +78,20 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
     if (missing) fail(`The ${sensor.name} of port "${key}" moves with a fitting "${missing.id}" that nobody has.`, 'components');
   }
   return connectors;
+}
+
+/** One way more than pieces, and each key once. */
+function checkPath({ number, pieces, ways }: JobFile['lines'][number], i: number, fail: (message: string, field: string) => never): void {
+  if (ways.length !== pieces.length + 1)
+    fail(
+      `L${number} has ${ways.length} ways and ${pieces.length} hoses: between two ways there must be a hose, and no more than one.`,
+      `lines/${i}/ways`,
+    );
+  const keys = new Set<string>();
+  for (const { key } of [...pieces, ...ways.flatMap(({ chosen }) => (chosen ? partsOfWay(chosen) : []))]) {
+    if (keys.has(key)) fail(`Two things in L${number} have the key "${key}".`, `lines/${i}`);
+    keys.add(key);
+  }
 }
 
 function readConnector(text: string, field: string): Connector {

@@ -3,10 +3,11 @@ import { ChainLinkSchema } from '../../chains/index.js';
 import { FittingSchema } from '../../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../../hose/index.js';
 import { without } from '../../schema/index.js';
-import { ComponentFields, JobFields, LineBranchSchema, LineEndSchema, LineFields, PortFields, SensorSchema } from '../job-schema.js';
+import { ComponentFields, JobFields, PortFields, SensorSchema } from '../job-schema.js';
+import { LineFields, LineWaySchema, MOST_FITTINGS, MOST_PIECES, PlacedSchema, waySchema } from '../line-schema.js';
 
 /** The version of the job file this app writes; {@link upgradeJobFile} says what each one brought. */
-export const JOB_FILE_VERSION = 3;
+export const JOB_FILE_VERSION = 4;
 export const OLDEST_JOB_FILE_VERSION = 1;
 
 const Key = Type.String({ minLength: 1, maxLength: 40 });
@@ -17,27 +18,18 @@ const SensorInFile = Type.Object(
     name: SensorSchema.properties.name,
     connector: Notation,
     movedTo: Type.Union([
-      Type.Object({ port: Key, fittings: Type.Array(ChainLinkSchema, { maxItems: 6 }) }, { additionalProperties: false }),
+      Type.Object({ port: Key, fittings: Type.Array(ChainLinkSchema, { maxItems: MOST_FITTINGS }) }, { additionalProperties: false }),
       Type.Null(),
     ]),
   },
   { additionalProperties: false },
 );
-const BranchesInFile = Type.Array(
-  Type.Object({ ...without(LineBranchSchema.properties, 'portId'), port: Type.Optional(Key) }, { additionalProperties: false }),
-  { maxItems: 12 },
-);
-const EndInFile = Type.Object(
+const PortKey = { port: Type.Optional(Key) };
+const WayInFile = Type.Object(
   {
-    port: Key,
-    ...without(LineEndSchema.properties, 'portId', 'branches', 'pinned'),
-    branches: Type.Optional(BranchesInFile),
-    pinned: Type.Optional(
-      Type.Array(
-        Type.Object({ fittings: Type.Array(ChainLinkSchema, { maxItems: 6 }), branches: BranchesInFile }, { additionalProperties: false }),
-        { maxItems: 6 },
-      ),
-    ),
+    ...without(LineWaySchema.properties, 'chosen', 'pinned'),
+    chosen: Type.Union([waySchema(PlacedSchema, PortKey), Type.Null()]),
+    pinned: Type.Optional(Type.Array(waySchema(ChainLinkSchema, PortKey), { maxItems: 6 })),
   },
   { additionalProperties: false },
 );
@@ -55,12 +47,12 @@ export const JobFileSchema = Type.Object(
       Type.Object(
         {
           key: Key,
-          ...without(ComponentFields.properties, 'position'),
+          ...without(ComponentFields.properties, 'order'),
           ports: Type.Array(
             Type.Object(
               {
                 key: Key,
-                ...without(PortFields.properties, 'position', 'connector', 'sensor'),
+                ...without(PortFields.properties, 'order', 'connector', 'sensor'),
                 connector: Notation,
                 sensor: Type.Optional(SensorInFile),
               },
@@ -77,9 +69,10 @@ export const JobFileSchema = Type.Object(
       Type.Object(
         {
           number: Type.Integer({ minimum: 1, maximum: 10_000 }),
-          ...without(LineFields.properties, 'position', 'endA', 'endB'),
-          endA: EndInFile,
-          endB: EndInFile,
+          ...without(LineFields.properties, 'order', 'portA', 'portB', 'ways'),
+          portA: Key,
+          portB: Key,
+          ways: Type.Array(WayInFile, { minItems: 1, maxItems: MOST_PIECES + 1 }),
         },
         { additionalProperties: false },
       ),

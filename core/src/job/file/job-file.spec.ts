@@ -16,8 +16,8 @@ describe('writeJobFile', () => {
     const written = file();
     expect(written.format).toBe('gewinde-job');
     expect(written.components[0]!.ports[0]).toEqual({ key: 'C1.P1', label: 'port gallery', note: '', connector: 'm14x1.5 f washer' });
-    expect(written.lines[0]!.endA.port).toBe('C1.P1');
-    expect(written.lines[1]!.endB.port).toBe('C1.P2');
+    expect(written.lines[0]!.portA).toBe('C1.P1');
+    expect(written.lines[1]!.portB).toBe('C1.P2');
     expect(JSON.stringify(written)).not.toContain('"gallery"');
   });
 
@@ -47,8 +47,8 @@ describe('a job file taken in', () => {
     [{ format: 'other' }, 'job-file-format'],
     [{ format: 'gewinde-job' }, 'job-file-format'],
     [{ format: 'gewinde-job', version: 0 }, 'job-file-format'],
-    [{ format: 'gewinde-job', version: 4 }, 'job-file-newer'],
-    [{ format: 'gewinde-job', version: 3, jobs: [] }, 'job-file-content'],
+    [{ format: 'gewinde-job', version: 5 }, 'job-file-newer'],
+    [{ format: 'gewinde-job', version: 4, jobs: [] }, 'job-file-content'],
   ])('refuses %j', (value, code) => expect(thrown(() => readJobFile(value, new Set())).code).toBe(code));
 
   it.each([
@@ -59,11 +59,26 @@ describe('a job file taken in', () => {
       'components/0/ports/0/connector',
       /Did you mean "npt"/,
     ],
-    ['a port that is not in the file', (f: JobFile) => (f.lines[0]!.endA.port = 'C9.P9'), 'lines/0/endA/port', /not in the file/],
-    ['a port used twice', (f: JobFile) => (f.lines[0]!.endA.port = f.lines[0]!.endB.port), 'lines/0/endB/port', /used twice/],
+    ['a port that is not in the file', (f: JobFile) => (f.lines[0]!.portA = 'C9.P9'), 'lines/0/portA', /not in the file/],
+    ['a port used twice', (f: JobFile) => (f.lines[0]!.portA = f.lines[0]!.portB), 'lines/0/portB', /used twice/],
     ['two lines of one number', (f: JobFile) => (f.lines[1]!.number = 1), 'lines/1/number', /Two lines/],
-    ['a construction that is not', (f: JobFile) => (f.lines[0]!.construction = 'string'), 'lines/0/construction', /no hose construction/],
-    ['a fitting nobody has', (f: JobFile) => (f.parts.fittings = []), 'lines/0/endA/fittings', /neither in the file/],
+    ['a hose that is not in it', (f: JobFile) => (f.lines[0]!.pieces[0]!.hose = 'string'), 'lines/0/pieces/0/hose', /hose "string"/],
+    ['an end that is not in it', (f: JobFile) => (f.parts.hoseEnds = []), 'lines/0/pieces/0', /hose end "end-ptfe-6-0"/],
+    ['two ways without a hose between', (f: JobFile) => f.lines[0]!.ways.push({ chosen: null }), 'lines/0/ways', /3 ways and 1 hoses/],
+    ['one key twice', (f: JobFile) => (f.lines[0]!.ways[0]!.chosen!.fittings[0]!.key = 'p1'), 'lines/0', /the key "p1"/],
+    [
+      'a branch on nothing',
+      (f: JobFile) => (f.lines[0]!.ways[0]!.chosen!.branches = [{ at: 3, end: 2, to: 'plug', fittings: [] }]),
+      'lines/0/ways/0/branches',
+      /not there/,
+    ],
+    [
+      'a line that runs through itself',
+      (f: JobFile) => (f.lines[0]!.ways[0]!.chosen!.branches = [{ at: 0, end: 2, to: 'line', port: f.lines[0]!.portB, fittings: [] }]),
+      'lines/0/ways/0/branches',
+      /its own fittings/,
+    ],
+    ['a fitting nobody has', (f: JobFile) => (f.parts.fittings = []), 'lines/0/ways/0/fittings', /neither in the file/],
     [
       'a part with an end that does not exist',
       (f: JobFile) => (f.parts.fittings[0]!.ends[0]!.family = 'wizard'),
@@ -72,18 +87,18 @@ describe('a job file taken in', () => {
     ],
     [
       'a wish for a part nobody has',
-      (f: JobFile) => (f.lines[0]!.endB.wishes = { use: ['ghost'] }),
-      'lines/0/endB/wishes',
+      (f: JobFile) => (f.lines[0]!.ways[1]!.wishes = { use: ['ghost'] }),
+      'lines/0/ways/1/wishes',
       /asks for a fitting "ghost"/,
     ],
     [
       'a pinned way with a part nobody has',
-      (f: JobFile) => (f.lines[0]!.endB.pinned = [{ fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }], branches: [] }]),
-      'lines/0/endB/fittings',
+      (f: JobFile) => (f.lines[0]!.ways[1]!.pinned = [{ fittings: [{ id: 'ghost', inEnd: 0, outEnd: 1 }], branches: [] }]),
+      'lines/0/ways/1/fittings',
       /"ghost"/,
     ],
     ['a field that is not known', (f: JobFile) => Object.assign(f.lines[0]!, { colour: 'red' }), 'lines/0/colour', /not known here/],
-    ['a figure out of bounds', (f: JobFile) => (f.lines[0]!.slackPercent = 80), 'lines/0/slackPercent', /<= 20/],
+    ['a figure out of bounds', (f: JobFile) => (f.lines[0]!.pieces[0]!.slackPercent = 80), 'lines/0/pieces/0/slackPercent', /<= 20/],
   ])('points at %s', (_, spoil, field, message) => {
     const spoiled = structuredClone(file());
     spoil(spoiled);

@@ -1,16 +1,18 @@
 import type { ChainLink } from '../../chains/index.js';
 import { formatConnector } from '../../connectors/index.js';
-import { findHose, findHoseEnd, type Catalogue } from '../catalogue.js';
+import type { Catalogue } from '../catalogue.js';
 import { JOB_FILE_VERSION, type JobFile } from './job-file-schema.js';
-import type { JobDocument, LineBranch, LineEnd, Port, Sensor } from '../job-schema.js';
+import type { JobDocument, Port, Sensor } from '../job-schema.js';
+import { fittingsNamed } from '../line-path.js';
+import type { LineWay } from '../line-schema.js';
 
 /** The job as a file. The same job always gives the same file: ids become keys in the order of the survey. */
 export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFile {
-  const components = [...document.components].sort(byPosition);
+  const components = [...document.components].sort(byOrder);
   const keys = new Map<string, string>();
   const written = components.map((component, i) => {
     const key = `C${i + 1}`;
-    const ports = document.ports.filter((p) => p.componentId === component.id).sort(byPosition);
+    const ports = document.ports.filter((p) => p.componentId === component.id).sort(byOrder);
     return {
       key,
       kind: component.kind,
@@ -31,12 +33,12 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     ...(port.openEnd ? { openEnd: true } : {}),
     ...(port.sensor ? { sensor: writtenSensor(port.sensor, keys) } : {}),
   });
-  const branch = ({ portId, ...b }: LineBranch) => ({ ...b, ...(portId ? { port: keys.get(portId) ?? '?' } : {}) });
-  const end = ({ portId, branches, pinned, ...rest }: LineEnd) => ({
-    port: keys.get(portId) ?? '?',
+  const branches = <B extends { portId?: string }>(list: readonly B[]) =>
+    list.map(({ portId, ...b }) => ({ ...b, ...(portId ? { port: keys.get(portId) ?? '?' } : {}) }));
+  const way = ({ chosen, pinned, ...rest }: LineWay) => ({
     ...rest,
-    ...(branches ? { branches: branches.map(branch) } : {}),
-    ...(pinned ? { pinned: pinned.map((way) => ({ fittings: way.fittings, branches: way.branches.map(branch) })) } : {}),
+    chosen: chosen && { fittings: chosen.fittings, branches: branches(chosen.branches) },
+    ...(pinned ? { pinned: pinned.map((kept) => ({ fittings: kept.fittings, branches: branches(kept.branches) })) } : {}),
   });
   const { number, name, description } = document.job;
   return {
@@ -45,20 +47,18 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     job: { number, name, description },
     components: written.map((component) => ({ ...component, ports: component.ports.map(writtenPort) })),
     lines: [...document.lines]
-      .sort(byPosition)
+      .sort(byOrder)
       .map((line) => ({
         number: line.number,
         name: line.name,
         service: line.service,
-        construction: line.construction,
-        dash: line.dash,
-        tapedLengthMm: line.tapedLengthMm,
-        slackPercent: line.slackPercent,
+        portA: keys.get(line.portA) ?? '?',
+        portB: keys.get(line.portB) ?? '?',
+        pieces: line.pieces,
+        ways: line.ways.map(way),
         checked: line.checked,
         ...(line.made ? { made: line.made } : {}),
         note: line.note,
-        endA: end(line.endA),
-        endB: end(line.endB),
       })),
     parts: usedParts(document, catalogue),
   };
@@ -66,17 +66,10 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
 
 /** The catalogue rows a job uses, each once, in the order of the catalogue. */
 function usedParts({ lines, ports }: JobDocument, catalogue: Catalogue): JobFile['parts'] {
-  const fittings = new Set([
-    ...lines.flatMap((l) => [l.endA, l.endB].flatMap((end) => [...linksOf(end).map((link) => link.id), ...wishedParts(end)])),
-    ...ports.flatMap(sensorLinks).map((link) => link.id),
-  ]);
-  const hoses = new Set<string>();
-  const ends = new Set<string>();
-  for (const line of lines) {
-    if (line.construction === null || line.dash === null) continue;
-    hoses.add(findHose(catalogue, line.construction, line.dash)?.id ?? '');
-    for (const { angleDeg } of [line.endA, line.endB]) ends.add(findHoseEnd(catalogue, line.construction, line.dash, angleDeg)?.id ?? '');
-  }
+  const fittings = new Set([...lines.flatMap(fittingsNamed), ...ports.flatMap(sensorLinks).map((link) => link.id)]);
+  const pieces = lines.flatMap((l) => l.pieces);
+  const hoses = new Set(pieces.map((p) => p.hose));
+  const ends = new Set(pieces.flatMap((p) => [p.endA, p.endB]));
   return structuredCopy({
     fittings: catalogue.fittings.filter((f) => fittings.has(f.id)),
     hoses: catalogue.hoses.filter((h) => hoses.has(h.id)),
@@ -92,19 +85,6 @@ function writtenSensor({ name, connector, movedTo }: Sensor, keys: ReadonlyMap<s
   };
 }
 
-/** Every fitting an end names: of its run, its branches and the ways kept in sight. */
-function linksOf({ fittings, branches, pinned }: LineEnd): ChainLink[] {
-  return [{ fittings: fittings ?? [], branches: branches ?? [] }, ...(pinned ?? [])].flatMap((way) => [
-    ...way.fittings,
-    ...way.branches.flatMap((b) => b.fittings),
-  ]);
-}
-
-/** Parts that an end asks for, or will not have. */
-function wishedParts({ wishes }: LineEnd): string[] {
-  return [...(wishes?.use ?? []), ...(wishes?.avoid ?? [])];
-}
-
 function sensorLinks({ sensor }: Port): ChainLink[] {
   return sensor?.movedTo?.fittings ?? [];
 }
@@ -117,6 +97,6 @@ function structuredCopy(parts: {
   return JSON.parse(JSON.stringify(parts)) as JobFile['parts'];
 }
 
-function byPosition(a: { position: number }, b: { position: number }): number {
-  return a.position - b.position;
+function byOrder(a: { order: number }, b: { order: number }): number {
+  return a.order - b.order;
 }

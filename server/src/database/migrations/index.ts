@@ -3,10 +3,12 @@ import * as jobs from './20261125_jobs.js';
 import * as drill from './20261126_drill.js';
 import * as catalogue from './20261127_catalogue.js';
 import * as changes from './20261128_changes.js';
+import * as paths from './20261130_paths.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
   '20261126_drill': drill,
   '20261127_catalogue': catalogue,
   '20261128_changes': changes,
+  '20261130_paths': paths,
 };

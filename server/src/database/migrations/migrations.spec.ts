@@ -5,9 +5,29 @@ import { connectDatabase } from '../connect.js';
 
 describe('a database from before changes had keys and rows of their own', () => {
   const at = new Date('2026-11-20T08:00:00Z');
-  const line = { id: 'l1', jobId: 'j1', number: 1, name: 'New name', service: 'other', construction: null, dash: null };
-  const ends = { endA: { portId: 'p1', angleDeg: 0, fittings: null }, endB: { portId: 'p2', angleDeg: 0, fittings: null } };
-  const rest = { tapedLengthMm: null, slackPercent: 2, checked: false, note: '', position: 0 };
+  const line = { id: 'l1', jobId: 'j1', number: 1, name: 'New name', service: 'other', construction: 'ptfe', dash: 6 };
+  const adapter = { id: 'orb6m+an6m', inEnd: 0, outEnd: 1 };
+  const ends = { endA: { portId: 'p1', angleDeg: 0, fittings: null }, endB: { portId: 'p2', angleDeg: 45, fittings: [adapter] } };
+  const rest = { tapedLengthMm: 664, slackPercent: 2, checked: true, made: ['B0:port>x'], note: '', position: 3 };
+  const path = {
+    portA: 'p1',
+    portB: 'p2',
+    pieces: [
+      {
+        key: 'p1',
+        hose: 'hose-ptfe-6',
+        endA: 'end-ptfe-6-0',
+        endB: 'end-ptfe-6-45',
+        length: { mm: 664, as: 'taped' },
+        slackPercent: 2,
+        source: 'cut',
+      },
+    ],
+    ways: [{ chosen: null }, { chosen: { fittings: [{ key: 'k1', id: 'orb6m+an6m', inEnd: 1, outEnd: 0 }], branches: [] } }],
+    checked: { at: null, digest: {} },
+    made: ['k1>B'],
+    order: 3,
+  };
   const now = { ...line, ...ends, ...rest, version: 2 };
   const part = { id: 'old-part', name: 'Old part', ends: [{ family: 'npt', size: '1/8', gender: 'male' }] };
 
@@ -38,12 +58,24 @@ describe('a database from before changes had keys and rows of their own', () => 
       port_b: 'p2',
       end_a: JSON.stringify(ends.endA),
       end_b: JSON.stringify(ends.endB),
+      construction: 'ptfe',
+      dash: 6,
+      taped_length_mm: 664,
       slack_percent: 2,
-      checked: false,
+      checked: true,
+      made: JSON.stringify(rest.made),
       note: '',
-      position: 0,
+      position: 3,
       version: 2,
     });
+    const hose = (id: string, more: object) => ({
+      id,
+      data: JSON.stringify({ id, construction: 'ptfe', dash: 6, ...more }),
+      origin: 'standard',
+      position: 0,
+    });
+    await db('hoses').insert(hose('hose-ptfe-6', {}));
+    await db('hose_ends').insert([0, 45].map((angleDeg) => hose(`end-ptfe-6-${angleDeg}`, { angleDeg })));
     const rows = (...data: object[]) => JSON.stringify(data.map((d) => ({ type: 'line', data: d })));
     const event = { job_id: 'j1', at, kind: 'edit', state: 'done', client: 'tab' };
     await db('events').insert([
@@ -68,9 +100,13 @@ describe('a database from before changes had keys and rows of their own', () => 
       await db.destroy();
       return startTestApp({ keep: true });
     })();
+    expect((await server.document('j1')).lines).toMatchObject([{ name: 'New name', ...path }]);
     const ask = { body: { key: randomUUID() } };
     const undone = await server.ask(jobContracts.undoJob, { params: { id: 'j1' }, ...ask }, 'tab');
-    expect(undone.body).toMatchObject({ label: 'Edit L1 Old name', put: [{ type: 'line', row: { name: 'Old name', version: 3 } }] });
+    expect(undone.body).toMatchObject({
+      label: 'Edit L1 Old name',
+      put: [{ type: 'line', row: { name: 'Old name', version: 3, ...path } }],
+    });
     expect((await server.ask(shopContracts.undoShop, ask, 'tab')).body).toMatchObject({ removed: [{ type: 'part', id: 'old-part' }] });
     await server.close();
   });

@@ -1,0 +1,133 @@
+import fc from 'fast-check';
+import { breather, catalogue, document, drain, feed, jobOf, ports, withPiece, withWay } from '../../testing/sample-job.js';
+import { parseConnector } from '../connectors/index.js';
+import type { JobDocument, Line } from '../job/index.js';
+import { assembleJob, assembleLine, jointKey, type AssembledJob } from './index.js';
+
+describe('a whole job put together', () => {
+  const job = jobOf();
+
+  it('finds line, joint, part, port and component by what they are called', () => {
+    expect(job.lineById.get('line2')!.line).toBe(drain);
+    expect(job.jointByKey.get(jointKey('line1', 'A>0m'))).toMatchObject({ line: { line: { number: 1 } }, joint: { number: 1 } });
+    expect(job.linesByPart.get('end-ptfe-10-90')!.map((l) => l.line.number)).toEqual([2]);
+    expect(job.userByPort.get('gallery')).toMatchObject({ kind: 'line', line: { number: 1 } });
+    expect(job.portById.get('vent')!.componentId).toBe('block');
+    expect(job.componentById.get('turbo')!.kind).toBe('turbo');
+    expect(job.findings).toEqual([]);
+  });
+
+  it('is a graph of components and lines, with what they connect', () => {
+    const { graph } = job;
+    expect(graph.nodes.get('block')!.ports.map((p) => p.id)).toEqual(['gallery', 'pan', 'vent']);
+    expect(graph.edgesAt.get('block')!.map((e) => e.line.line.number)).toEqual([1, 2, 3]);
+    expect(graph.edges.map((e) => [e.from, e.to])).toEqual([
+      ['block', 'turbo'],
+      ['turbo', 'block'],
+      ['block', 'turbo'],
+    ]);
+    expect(graph.circuits).toEqual([['block', 'turbo']]);
+    expect(jobOf([]).graph.circuits).toEqual([]);
+  });
+
+  it('knows a line that starts on the tee of another', () => {
+    const stub = { ...ports.gallery, id: 'stub', openEnd: true };
+    const tee = { id: 'm14x1.5mwasher+m14x1.5fwasher+m14x1.5fwasher', inEnd: 0, outEnd: 1 };
+    const first = withWay(feed, 0, [tee], [{ at: 0, end: 2, to: 'line', portId: 'stub', fittings: [] }]);
+    const second: Line = { ...drain, portA: 'stub' };
+    const { graph } = jobOf([first, second], { ports: [...document.ports, stub] });
+    expect(graph.edges.map((e) => e.offLine)).toEqual([undefined, 'line1']);
+  });
+
+  it('puts together only what an edit touches', () => {
+    const edited = assembleJob({ ...document, lines: [feed, withPiece(drain, { slackPercent: 3 }), breather] }, catalogue, job);
+    expect(edited.lines.map((l, i) => l === job.lines[i])).toEqual([true, false, true]);
+    const named = assembleJob({ ...document, job: { ...document.job, name: 'Other' } }, catalogue, job);
+    expect([named.lines.every((l, i) => l === job.lines[i]), named.graph === job.graph, named.jointByKey === job.jointByKey]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    const priced = { ...catalogue, fittings: catalogue.fittings.map((f) => (f.id === 'orb6m+an6m' ? { ...f, priceMinor: 1 } : f)) };
+    expect(assembleJob(document, priced, job).lines.map((l, i) => l === job.lines[i])).toEqual([false, true, true]);
+    expect(assembleJob(job.document, catalogue, job)).toBe(job);
+  });
+
+  it('comes to the same whether it is put together at once or edit by edit', () => {
+    const connectors = ['m14x1.5 f washer', 'orb6 f', 'an6 m', 'npt 1/2 f'].map(parseConnector);
+    const sensor = { name: 'sender', connector: parseConnector('m14x1.5 m washer') };
+    const edit = fc.tuple(fc.nat({ max: 6 }), fc.nat({ max: 5 }), fc.nat({ max: 3 }));
+    const after = (d: JobDocument, [what, n, v]: [number, number, number]): JobDocument => {
+      const port = d.ports[n % d.ports.length]!;
+      const put = (change: Partial<typeof port>) => ({ ...d, ports: d.ports.map((p) => (p === port ? { ...p, ...change } : p)) });
+      const line = d.lines[n % 3]!;
+      const putLine = (next: Line) => ({ ...d, lines: d.lines.map((l) => (l === line ? next : l)) });
+      if (what === 0) return put({ connector: connectors[v]! });
+      if (what === 1)
+        return put({ sensor: v === 0 ? null : { ...sensor, movedTo: v === 1 ? null : { portId: d.ports[v]!.id, fittings: [] } } });
+      if (what === 2) return putLine(withPiece(line, { slackPercent: v, length: v === 0 ? null : { mm: 300 * v, as: 'taped' } }));
+      if (what === 3) return putLine(withWay(line, v % 2, v < 2 ? null : [{ id: 'orb6m+an6m', inEnd: 0, outEnd: 1 }]));
+      if (what === 4) return { ...d, components: d.components.map((c, i) => (i === n % 2 ? { ...c, name: `Component ${v}` } : c)) };
+      if (what === 5) return putLine({ ...line, checked: v < 2 ? null : { at: null, digest: assembleLine(line, d, catalogue).digest } });
+      return putLine({ ...line, order: v });
+    };
+    fc.assert(
+      fc.property(fc.array(edit, { minLength: 1, maxLength: 8 }), (edits) => {
+        let d: JobDocument = document;
+        let assembled: AssembledJob = job;
+        for (const step of edits) assembled = assembleJob((d = after(d, step)), catalogue, assembled);
+        const whole = assembleJob(d, catalogue);
+        expect(assembled.lines).toEqual(whole.lines);
+        expect(assembled.findings).toEqual(whole.findings);
+        expect([...assembled.userByPort]).toEqual([...whole.userByPort]);
+        expect(assembled.graph.circuits).toEqual(whole.graph.circuits);
+      }),
+    );
+  });
+});
+
+describe('a line that was checked', () => {
+  const checked = { at: '2026-11-25T08:00:00.000Z', digest: assembleLine(feed, document, catalogue).digest };
+  const signed: Line = { ...feed, checked };
+  const told = (l: Line, d = document, c = catalogue): string | undefined => {
+    const { findings, state } = assembleLine(l, d, c);
+    const { message } = findings.find((f) => f.rule === 'changed-since-checked') ?? {};
+    expect(state === 'checked').toBe(message === undefined && state !== 'leaks');
+    return message;
+  };
+
+  it('is so as long as nothing of it has changed: not its name, note, place or marks, nor what a part costs', () => {
+    expect(told(signed)).toBeUndefined();
+    expect(told({ ...signed, name: 'Other', note: 'x', order: 9, made: ['A>0m'], number: 4 })).toBeUndefined();
+    const dearer = { ...catalogue, fittings: catalogue.fittings.map((f) => ({ ...f, priceMinor: 1, shelf: 3, name: `${f.name} ` })) };
+    expect(
+      told(signed, document, { ...dearer, fittings: dearer.fittings.map((f, i) => ({ ...f, name: catalogue.fittings[i]!.name })) }),
+    ).toBeUndefined();
+  });
+
+  it.each<[string, string, Line]>([
+    ['its length', 'length of hose', withPiece(signed, { length: { mm: 700, as: 'taped' } })],
+    ['its hose end', 'hose, length of hose', withPiece(signed, { endA: 'end-ptfe-6-90' })],
+    ['its way', 'way at A', withWay(signed, 0, [{ id: 'm14x1.5mwasher+an6m@45', inEnd: 0, outEnd: 1 }])],
+    ['what it carries', 'service', { ...signed, service: 'return' }],
+  ])('says by itself that %s has changed', (_, what, line) => expect(told(line)).toContain(`Changed since it was checked: ${what}`));
+
+  it('sees what changes beside it: a port in the survey, a part in the store', () => {
+    const ports_ = document.ports.map((p) => (p.id === 'inlet' ? { ...p, label: 'other inlet' } : p));
+    expect(told(signed, { ...document, ports: ports_ })).toBe('Changed since it was checked: port B.');
+    const part = feed.ways[0]!.chosen!.fittings[0]!.id;
+    const { name } = catalogue.fittings.find((f) => f.id === part)!;
+    const longer = { ...catalogue, fittings: catalogue.fittings.map((f) => (f.id === part ? { ...f, lengthMm: 99 } : f)) };
+    expect(told(signed, document, longer)).toBe(`Changed since it was checked: part ${name}.`);
+  });
+
+  it('is checked again by itself when the change is taken back, and by hand', () => {
+    const changed = withPiece(signed, { slackPercent: 5 });
+    expect(told(changed)).toContain('length of hose');
+    expect(told(withPiece(changed, { slackPercent: 0 }))).toBeUndefined();
+    expect(told({ ...changed, checked: { at: null, digest: assembleLine(changed, document, catalogue).digest } })).toBeUndefined();
+  });
+
+  it('of an earlier version, of which nothing was noted, stays checked', () =>
+    expect(told({ ...feed, checked: { at: null, digest: {} } })).toBeUndefined());
+});

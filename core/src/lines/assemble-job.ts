@@ -1,0 +1,172 @@
+import {
+  branchesIn,
+  endsOn,
+  findFitting,
+  findHose,
+  findHoseEnd,
+  fittingsNamed,
+  userOfPort,
+  type Catalogue,
+  type Component,
+  type JobDocument,
+  type Line,
+  type Port,
+  type PortUser,
+} from '../job/index.js';
+import { assembleLine } from './assemble-line.js';
+import type { AssembledLine, LineJoint } from './assembled-line.js';
+import type { Finding } from './findings.js';
+import { graphOf, type JobGraph } from './job-graph.js';
+
+/** A joint with the line it is in. */
+export interface JointPlace {
+  readonly line: AssembledLine;
+  readonly joint: LineJoint;
+}
+
+/** A job as one connected thing: what everything else reads from. */
+export interface AssembledJob {
+  readonly document: JobDocument;
+  readonly catalogue: Catalogue;
+  /** In their order. */
+  readonly lines: readonly AssembledLine[];
+  readonly lineById: ReadonlyMap<string, AssembledLine>;
+  readonly componentById: ReadonlyMap<string, Component>;
+  readonly portById: ReadonlyMap<string, Port>;
+  /** Who has a port; absent where it is free. */
+  readonly userByPort: ReadonlyMap<string, PortUser>;
+  /** By `line/joint`, as {@link jointKey} makes it. */
+  readonly jointByKey: ReadonlyMap<string, JointPlace>;
+  /** The lines in which a part of the catalogue stands, by its id. */
+  readonly linesByPart: ReadonlyMap<string, readonly AssembledLine[]>;
+  readonly graph: JobGraph;
+  readonly findings: readonly Finding[];
+}
+
+/** What a line was assembled from, to tell whether it must be again. */
+const madeFrom = new WeakMap<AssembledLine, readonly unknown[]>();
+
+/**
+ * Assembles a job. Lines of which nothing has changed since `previous` are taken from it as they are: an edit costs what it touches.
+ *
+ * @throws {RangeError} if a line names a port or component that is not in the document
+ */
+export function assembleJob(document: JobDocument, catalogue: Catalogue, previous?: AssembledJob): AssembledJob {
+  if (previous?.document === document && previous.catalogue === catalogue) return previous;
+  const index = indexOf(document);
+  const sorted = [...document.lines].sort((a, b) => a.order - b.order);
+  const lines = sorted.map((line) => {
+    const from = sourcesOf(line, index, catalogue);
+    const before = previous?.lineById.get(line.id);
+    if (before && sameSources(madeFrom.get(before), from)) return before;
+    const made = assembleLine(line, document, catalogue);
+    madeFrom.set(made, from);
+    return made;
+  });
+  const same = previous && lines.length === previous.lines.length && lines.every((line, i) => line === previous.lines[i]);
+  const ofLines = same ? previous : indicesOf(lines);
+  const { componentById, portById, userByPort } = index;
+  return {
+    document,
+    catalogue,
+    lines,
+    lineById: ofLines.lineById,
+    componentById,
+    portById,
+    userByPort,
+    jointByKey: ofLines.jointByKey,
+    linesByPart: ofLines.linesByPart,
+    graph:
+      same && previous.document.components === document.components && previous.document.ports === document.ports
+        ? previous.graph
+        : graphOf(document, lines),
+    findings: ofLines.findings,
+  };
+}
+
+/** A joint of a job by one name. */
+export function jointKey(lineId: string, jointId: string): string {
+  return `${lineId}/${jointId}`;
+}
+
+interface DocumentIndex {
+  readonly componentById: ReadonlyMap<string, Component>;
+  readonly portById: ReadonlyMap<string, Port>;
+  readonly userByPort: ReadonlyMap<string, PortUser>;
+  readonly keptSensors: ReadonlySet<string>;
+  readonly openEnds: ReadonlySet<string>;
+}
+
+function indexOf(document: JobDocument): DocumentIndex {
+  const branches = document.lines.flatMap(branchesIn);
+  const lineOn = new Map(document.lines.flatMap((l) => [[l.portA, l] as const, [l.portB, l] as const]));
+  const movedTo = new Map(document.ports.flatMap((p) => (p.sensor?.movedTo ? [[p.sensor.movedTo.portId, p] as const] : [])));
+  const userByPort = new Map<string, PortUser>();
+  for (const port of document.ports) {
+    const line = lineOn.get(port.id);
+    const from = movedTo.get(port.id);
+    // the rule is one; here it is asked with what can answer it, not with the whole job
+    const user = userOfPort(port, { lines: line ? [line] : [], ports: from ? [from] : [] });
+    if (user) userByPort.set(port.id, user);
+  }
+  return {
+    componentById: new Map(document.components.map((c) => [c.id, c])),
+    portById: new Map(document.ports.map((p) => [p.id, p])),
+    userByPort,
+    keptSensors: new Set(branches.flatMap((b) => (b.to === 'sensor' && b.portId ? [b.portId] : []))),
+    openEnds: new Set(branches.flatMap((b) => (b.to === 'line' && b.portId ? [b.portId] : []))),
+  };
+}
+
+/** All that {@link assembleLine} looks at for a line: rows and parts as they are, and who has the ports it names. */
+function sourcesOf(line: Line, index: DocumentIndex, catalogue: Catalogue): unknown[] {
+  const sources: unknown[] = [line];
+  for (const id of [line.portA, line.portB]) {
+    const port = index.portById.get(id);
+    const moved = port?.sensor?.movedTo;
+    sources.push(port, port && index.componentById.get(port.componentId), index.keptSensors.has(id), index.openEnds.has(id));
+    if (!moved) continue;
+    sources.push(
+      index.portById.get(moved.portId),
+      userNumber(index, moved.portId),
+      ...moved.fittings.map((f) => findFitting(catalogue, f.id)),
+    );
+  }
+  for (const { portId } of branchesIn(line)) if (portId) sources.push(index.portById.get(portId), userNumber(index, portId));
+  for (const id of fittingsNamed(line)) sources.push(findFitting(catalogue, id));
+  for (const { hose, endA, endB } of line.pieces)
+    sources.push(findHose(catalogue, hose), findHoseEnd(catalogue, endA), findHoseEnd(catalogue, endB));
+  return sources;
+}
+
+function userNumber({ userByPort }: DocumentIndex, portId: string): number | undefined {
+  const user = userByPort.get(portId);
+  return user?.kind === 'line' && endsOn(user.line, portId) ? user.line.number : undefined;
+}
+
+function sameSources(a: readonly unknown[] | undefined, b: readonly unknown[]): boolean {
+  return a !== undefined && a.length === b.length && a.every((value, i) => value === b[i]);
+}
+
+function indicesOf(lines: readonly AssembledLine[]): Pick<AssembledJob, 'lineById' | 'jointByKey' | 'linesByPart' | 'findings'> {
+  const linesByPart = new Map<string, AssembledLine[]>();
+  for (const line of lines)
+    for (const id of partIdsIn(line)) {
+      const users = linesByPart.get(id);
+      if (users) users.push(line);
+      else linesByPart.set(id, [line]);
+    }
+  return {
+    lineById: new Map(lines.map((line) => [line.line.id, line])),
+    jointByKey: new Map(lines.flatMap((line) => line.joints.map((joint) => [jointKey(line.line.id, joint.id), { line, joint }] as const))),
+    linesByPart,
+    findings: lines.flatMap((line) => line.findings),
+  };
+}
+
+function partIdsIn({ ways, pieces }: AssembledLine): Set<string> {
+  return new Set([
+    ...ways.flatMap((way) => [...(way.fittings ?? []), ...way.branches.flatMap((b) => b.fittings)].map((p) => p.fitting.id)),
+    ...pieces.flatMap(({ hose, endA, endB }) => [hose?.id, endA?.id, endB?.id].filter((id) => id !== undefined)),
+  ]);
+}

@@ -1,0 +1,153 @@
+import { constructionById, constructions, cutLength, CutLengthError, hoseEndProblem, type Hose, type HoseEnd } from '../hose/index.js';
+import { lengthBetween, turnBetween } from '../fittings/index.js';
+import { findHose, findHoseEnd, serviceById, type Catalogue, type Line, type Piece } from '../job/index.js';
+import { formatDash } from '../units/index.js';
+import type { AssembledPiece, AssembledWay, CutArithmetic } from './assembled-line.js';
+import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
+
+type Say = (rule: LineRule, message: string, more?: { hint?: string; remedies?: readonly Remedy[] }) => void;
+
+/** The hose of a piece and its ends as the catalogue has them; what is not chosen or not known goes to `findings`. */
+export function pieceParts(line: Line, piece: Piece, catalogue: Catalogue, findings: Finding[]): AssembledPiece {
+  const say = sayOf(line, piece, findings);
+  const which = nameOf(line, piece);
+  const hose = findHose(catalogue, piece.hose);
+  if (!hose) {
+    const { construction, dash } = piece.wanted ?? {};
+    if (piece.hose !== null) say('hose-not-known', `${which} is no longer in the catalogue (${piece.hose}).`);
+    else if (construction !== undefined && dash !== undefined)
+      say('hose-not-known', `${constructionName(construction)} hose is not in the catalogue in ${formatDash(dash)}.`, {
+        hint: 'Choose another size.',
+      });
+    else say('hose-not-chosen', line.pieces.length > 1 ? `${which} is not chosen.` : 'No hose chosen.');
+  }
+  const end = (side: 'A' | 'B'): HoseEnd | undefined => {
+    const id = piece[`end${side}`];
+    const found = findHoseEnd(catalogue, id);
+    const problem = found && hose && hoseEndProblem(found, hose);
+    if (found) {
+      // the joint between the two says it where there is one
+      if (problem && constructionById(found.construction).endStyle === 'clamp') say('end-off-hose', `End ${side}: ${problem}`);
+    } else if (id !== null) say('end-not-chosen', `The end "${id}" is no longer in the catalogue (end ${side}).`);
+    else if (hose) {
+      const angle = piece.wanted?.[`angle${side}`];
+      say('end-not-chosen', `No ${angle === undefined ? '' : `${angle}° `}end in the catalogue for this hose (end ${side}).`);
+    }
+    return found;
+  };
+  const [endA, endB] = [end('A'), end('B')];
+  if (hose) checkFluid(line, hose, say);
+  if (piece.provisional) say('provisional', `${which} is provisional.`);
+  return { piece, ...(hose ? { hose } : {}), ...(endA ? { endA } : {}), ...(endB ? { endB } : {}) };
+}
+
+/** The cut length of a piece between two ways, with what is wrong with it. */
+export function withCut(
+  line: Line,
+  assembled: AssembledPiece,
+  beside: readonly [AssembledWay, AssembledWay],
+  findings: Finding[],
+): AssembledPiece {
+  const { piece, endA, endB } = assembled;
+  const say = sayOf(line, piece, findings);
+  if (piece.length === null) {
+    say('length-not-given', line.pieces.length > 1 ? `${nameOf(line, piece)}: no length taped.` : 'No length taped.');
+    return assembled;
+  }
+  checkSeats(line, piece, beside, say);
+  if (!endA || !endB) return assembled;
+  try {
+    const cut = arithmetic(piece, piece.length, endA, endB);
+    return { ...assembled, cut: { ...cut, ...madeBefore(piece, cut, say) } };
+  } catch (error) {
+    if (!(error instanceof CutLengthError)) throw error;
+    say('length-too-short', error.message, { hint: error.hint });
+    return assembled;
+  }
+}
+
+function arithmetic(piece: Piece, length: NonNullable<Piece['length']>, endA: HoseEnd, endB: HoseEnd): CutArithmetic {
+  const given = { givenMm: length.mm, as: length.as, endAMm: endA.aMm, endBMm: endB.aMm };
+  const ends = endA.aMm + endB.aMm;
+  // a cut that is given is the hose itself: what the ends take comes on top of it
+  const assemblyLengthMm = length.as === 'cut' ? length.mm + ends : length.mm;
+  const slackPercent = length.as === 'taped' ? piece.slackPercent : 0;
+  const exact = cutLength({ assemblyLengthMm, endA, endB, slackPercent });
+  const cutMm = Math.ceil(exact - 1e-6);
+  const freeMm = assemblyLengthMm - ends;
+  return { ...given, freeMm, slackPercent, slackMm: exact - freeMm, cutMm, assemblyMm: cutMm + ends };
+}
+
+/** Slack that a bought hose may have beyond what is asked for, as a share of it: more hangs in the way (common practice). */
+const MOST_EXTRA = 0.06;
+
+/** What is bought made up or on the car already has the length it has. */
+function madeBefore({ source, hasMm }: Piece, { assemblyMm }: CutArithmetic, say: Say): Pick<CutArithmetic, 'shortenMm'> {
+  if (source === 'cut') return {};
+  const what = source === 'bought' ? 'The bought hose' : 'The hose that is kept';
+  if (hasMm === undefined) {
+    say('made-hose-length-not-given', `${what} has no length yet.`);
+    return {};
+  }
+  const over = Math.round((hasMm - assemblyMm) * 10) / 10;
+  if (over < 0)
+    say('made-hose-too-short', `${what} is ${Math.abs(over)} mm too short: ${hasMm} mm seat to seat, and ${assemblyMm} mm are needed.`);
+  else if (source === 'kept' && over >= 1) return { shortenMm: over };
+  else if (source === 'bought' && over > assemblyMm * MOST_EXTRA) say('made-hose-too-long', `${what} is ${over} mm longer than is needed.`);
+  return {};
+}
+
+/** A length that was taped over other fittings than stand there now: the seats have moved. */
+function checkSeats(line: Line, piece: Piece, beside: readonly [AssembledWay, AssembledWay], say: Say): void {
+  const length = piece.length!;
+  if (!length.over || !beside[0].fittings || !beside[1].fittings) return;
+  const fittings = beside.flatMap((way) => way.fittings!);
+  const stackMm =
+    Math.round(fittings.reduce((sum, { fitting, inEnd, outEnd }) => sum + lengthBetween(fitting, inEnd, outEnd), 0) * 10) / 10;
+  const turnDeg = fittings.reduce((sum, { fitting, inEnd, outEnd }) => sum + turnBetween(fitting, inEnd, outEnd), 0);
+  const byMm = Math.round((length.over.stackMm - stackMm) * 10) / 10;
+  if (Math.abs(byMm) < 0.5 && turnDeg === length.over.turnDeg) return;
+  const edit = (mm: number): Remedy['commands'] => [
+    { do: 'edit-piece', id: line.id, version: line.version, piece: piece.key, set: { length: { mm, as: 'taped' } } },
+  ];
+  const keep: Remedy = { label: 'It was taped over these', commands: edit(length.mm) };
+  const straight = turnDeg === 0 && length.over.turnDeg === 0 && length.mm + byMm > 0;
+  say(
+    'taped-over-another-way',
+    `Taped with another way: the fittings beside the hose were ${length.over.stackMm} mm together, and are ${stackMm} mm now.`,
+    straight
+      ? {
+          hint: `The seats are ${Math.abs(byMm)} mm ${byMm < 0 ? 'nearer' : 'farther apart'}: tape again, or correct the length by that.`,
+          remedies: [
+            { label: `Correct by ${byMm < 0 ? '−' : '+'}${Math.abs(byMm)} mm`, commands: edit(Math.round((length.mm + byMm) * 10) / 10) },
+            keep,
+          ],
+        }
+      : { remedies: [keep] },
+  );
+}
+
+function checkFluid(line: Line, hose: Hose, say: Say): void {
+  const service = serviceById(line.service);
+  const { fluids, name } = constructionById(hose.construction);
+  const suits = fluids.includes(service.fluid) || service.fluid === 'air';
+  if (!suits && line.service !== 'other') say('hose-not-for-fluid', `${capital(name)} is not made for ${service.fluid}.`);
+}
+
+function sayOf(line: Line, piece: Piece, findings: Finding[]): Say {
+  return (rule, message, more) => void findings.push(finding(rule, { lineId: line.id, piece: piece.key }, message, more));
+}
+
+/** `The hose`, or `Hose 2` where there are several. */
+function nameOf({ pieces }: Line, piece: Piece): string {
+  return pieces.length > 1 ? `Hose ${pieces.indexOf(piece) + 1}` : 'The hose';
+}
+
+function constructionName(id: string): string {
+  const known = constructions.find((c) => c.id === id);
+  return known ? capital(known.name) : `"${id}"`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,215 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import {
+  constructions,
+  endsForHose,
+  formatConnector,
+  formatDash,
+  formatQuantity,
+  hosesOfSize,
+  LONGEST_LINE_MM,
+  type AssembledLine,
+  type AssembledPiece,
+  type CommandOf,
+  type Hose,
+  type HoseEnd,
+  type Piece,
+  type PieceLength,
+} from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { JobStore } from '../data/job-store';
+import { JobView } from '../data/job-view';
+import { Preferences } from '../data/preferences';
+import { type Choice, ChoiceField } from '../shared/choice-field';
+import { QuantityInput } from '../shared/quantity-input';
+import { RowForm } from '../shared/row-form';
+import { BreakDialog } from './break-dialog';
+
+type Set = CommandOf<'edit-piece'>['set'];
+interface Shown {
+  /** Of the line and the piece: what is typed in one is not carried to another. */
+  readonly id: string;
+  readonly line: AssembledLine['line'];
+  readonly piece: Piece;
+}
+const CHOOSE = { value: null, name: 'Choose', disabled: true } as const;
+const LENGTH_NAMES: Record<PieceLength['as'], string> = { taped: 'Taped length', assembly: 'Assembly length', cut: 'Cut length' };
+
+/** One hose of a line: what it is, its ends, its length with the arithmetic, and where it comes from. */
+@Component({
+  selector: 'g-piece-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, QuantityInput, ReactiveFormsModule],
+  templateUrl: './piece-form.html',
+  styleUrl: './inspector.scss',
+})
+export class PieceForm {
+  readonly assembled = input.required<AssembledLine>();
+  readonly piece = input.required<AssembledPiece>();
+
+  private readonly store = inject(JobStore);
+  private readonly view = inject(JobView);
+  private readonly modal = inject(NgbModal);
+  protected readonly preferences = inject(Preferences);
+  protected readonly longest = LONGEST_LINE_MM;
+  protected readonly lengths: readonly Choice<PieceLength['as']>[] = [
+    { value: 'taped', name: 'taped' },
+    { value: 'assembly', name: 'as assembled' },
+    { value: 'cut', name: 'the cut itself' },
+  ];
+  protected readonly sources: readonly Choice<Piece['source']>[] = [
+    { value: 'cut', name: 'the reel, cut here' },
+    { value: 'bought', name: 'a shop, made up' },
+    { value: 'kept', name: 'the car, kept' },
+  ];
+  private readonly shown = computed((): Shown => {
+    const { line } = this.assembled();
+    const { piece } = this.piece();
+    return { id: `${line.id} ${piece.key}`, line, piece };
+  });
+  private readonly hoses = computed(() => this.view.catalogue()?.hoses ?? []);
+  /** As far as it is known. */
+  private readonly made = computed(() => {
+    const { hose, piece } = this.piece();
+    return { construction: hose?.construction ?? piece.wanted?.construction ?? null, dash: hose?.dash ?? piece.wanted?.dash ?? null };
+  });
+  protected readonly constructions = computed((): Choice<string | null>[] => [
+    ...(this.made().construction === null ? [CHOOSE] : []),
+    ...constructions.map(({ id, name }) => ({ value: id, name })),
+  ]);
+  protected readonly school = computed(() => constructions.find((c) => c.id === this.made().construction)?.school ?? null);
+  protected readonly sizes = computed((): Choice<number | null>[] => {
+    const { construction, dash } = this.made();
+    const sizes = [
+      ...new Set(
+        this.hoses()
+          .filter((h) => h.construction === construction)
+          .map((h) => h.dash),
+      ),
+    ].sort((a, b) => a - b);
+    return [...(dash === null ? [CHOOSE] : []), ...sizes.map((d) => ({ value: d, name: formatDash(d) }))];
+  });
+  /** Where several makers have the same construction and size. */
+  protected readonly makes = computed((): Choice<string | null>[] => {
+    const { construction, dash } = this.made();
+    const same = construction === null || dash === null ? [] : hosesOfSize({ hoses: this.hoses() }, construction, dash);
+    return same.length > 1 ? same.map(({ id, name }) => ({ value: id, name })) : [];
+  });
+  protected readonly ends = computed((): Choice<string | null>[] => {
+    const { hose, piece } = this.piece();
+    const catalogue = this.view.catalogue();
+    if (!hose || !catalogue) return [CHOOSE];
+    const made = [...endsForHose(catalogue, hose)].sort((a, b) => a.angleDeg - b.angleDeg);
+    return [
+      ...(piece.endA === null || piece.endB === null ? [CHOOSE] : []),
+      ...made.map((end) => ({ value: end.id, name: endName(end, made) })),
+    ];
+  });
+  protected readonly lengthName = computed(() => LENGTH_NAMES[this.piece().piece.length?.as ?? this.row.group.controls.as.value]);
+  protected readonly which = computed(() => {
+    const { pieces } = this.assembled();
+    return pieces.length > 1 ? `Hose ${pieces.indexOf(this.piece()) + 1}` : 'The hose';
+  });
+
+  protected readonly row = new RowForm(
+    new FormGroup({
+      construction: new FormControl<string | null>(null),
+      dash: new FormControl<number | null>(null),
+      hose: new FormControl<string | null>(null),
+      endA: new FormControl<string | null>(null),
+      endB: new FormControl<string | null>(null),
+      length: new FormControl<number | null>(null),
+      as: new FormControl<PieceLength['as']>('taped', { nonNullable: true }),
+      slack: new FormControl<number | null>(0),
+      source: new FormControl<Piece['source']>('cut', { nonNullable: true }),
+      has: new FormControl<number | null>(null),
+      provisional: new FormControl(false, { nonNullable: true }),
+    }),
+    this.shown,
+    ({ piece }) => ({
+      ...this.made(),
+      hose: piece.hose,
+      endA: piece.endA,
+      endB: piece.endB,
+      length: piece.length?.mm ?? null,
+      as: piece.length?.as ?? 'taped',
+      slack: piece.slackPercent,
+      source: piece.source,
+      has: piece.hasMm ?? null,
+      provisional: piece.provisional ?? false,
+    }),
+    (shown, set, version) => this.save(shown, set, version),
+    () => this.store.versionOf('line', this.assembled().line.id),
+  );
+  protected readonly sum = computed(() => {
+    const { cut } = this.piece();
+    if (!cut) return null;
+    const show = (mm: number) => formatQuantity(mm, 'length', this.preferences.system(), { bare: true });
+    return {
+      as: cut.as,
+      given: show(cut.givenMm),
+      endA: show(-cut.endAMm),
+      endB: show(-cut.endBMm),
+      slack: show(cut.slackMm),
+      percent: cut.slackPercent,
+      cut: formatQuantity(cut.cutMm, 'length', this.preferences.system()),
+      assembly: formatQuantity(cut.assemblyMm, 'length', this.preferences.system()),
+      shorten: cut.shortenMm === undefined ? null : formatQuantity(cut.shortenMm, 'length', this.preferences.system()),
+    };
+  });
+
+  protected break(): void {
+    const dialog = this.modal.open(BreakDialog, { ariaLabelledBy: 'break-title', size: 'lg', scrollable: true });
+    const instance = dialog.componentInstance as BreakDialog;
+    instance.line.set(this.assembled());
+    instance.piece.set(this.piece());
+  }
+
+  protected takeOut(): void {
+    const { id, number } = this.assembled().line;
+    const { key } = this.piece().piece;
+    this.store.attempt(() => this.store.change({ do: 'remove-piece', id, piece: key }), `A hose of L${number} taken out`);
+  }
+
+  /** What was set in the form, as the piece keeps it. */
+  private save({ line, piece }: Shown, set: Partial<ReturnType<typeof this.row.group.getRawValue>>, version: number): void {
+    const { construction, dash, hose, length, as, slack, has, provisional, source } = set;
+    const next: Set = {
+      ...(construction !== undefined || dash !== undefined
+        ? this.hoseFor({ ...this.made(), ...(construction === undefined ? {} : { construction }), ...(dash === undefined ? {} : { dash }) })
+        : {}),
+      ...(hose ? { hose } : {}),
+      ...(set.endA ? { endA: set.endA } : {}),
+      ...(set.endB ? { endB: set.endB } : {}),
+      ...this.lengthSaid(piece, length, as),
+      ...(slack === undefined ? {} : { slackPercent: slack ?? 0 }),
+      ...(source === undefined ? {} : { source }),
+      ...(has === undefined || has === null ? {} : { hasMm: has }),
+      ...(provisional === undefined ? {} : { provisional }),
+    };
+    if (Object.keys(next).length > 0)
+      this.store.attempt(() => this.store.change({ do: 'edit-piece', id: line.id, version, piece: piece.key, set: next }));
+  }
+
+  private lengthSaid(piece: Piece, mm: number | null | undefined, as: PieceLength['as'] | undefined): Pick<Set, 'length'> {
+    if (mm === undefined && as === undefined) return {};
+    const length = mm === undefined ? (piece.length?.mm ?? null) : mm;
+    return { length: length === null ? null : { mm: length, as: as ?? piece.length?.as ?? this.row.group.controls.as.value } };
+  }
+
+  /** A hose of a construction in the size that is wanted, or the first it is made in; while there is none, what is wanted. */
+  private hoseFor({ construction, dash }: { construction: string | null; dash: number | null }): Set {
+    const made = this.hoses().filter((h) => h.construction === construction);
+    const found: Hose | undefined = made.find((h) => h.dash === dash) ?? made[0];
+    if (found) return { hose: found.id };
+    return { hose: null, wanted: { ...(construction === null ? {} : { construction }), ...(dash === null ? {} : { dash }) } };
+  }
+}
+
+/** `45°`; with its connector where the hose has several ends of that angle, or one that is no 37° swivel. */
+function endName(end: HoseEnd, all: readonly HoseEnd[]): string {
+  const alone = all.filter((e) => e.angleDeg === end.angleDeg).length === 1;
+  return alone && (end.connector.family === 'flare37' || end.connector.family === 'barb')
+    ? `${end.angleDeg}°`
+    : `${end.angleDeg}° ${formatConnector(end.connector)}`;
+}
