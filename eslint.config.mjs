@@ -8,6 +8,7 @@ import globals from 'globals';
 const order = [
   'schema',
   'units',
+  'fluids',
   'threads',
   'drill',
   'connectors',
@@ -15,6 +16,7 @@ const order = [
   'fittings',
   'chains',
   'hose',
+  'supplies',
   'job',
   'commands',
   'lines',

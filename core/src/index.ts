@@ -1,5 +1,6 @@
 export * from './schema/index.js';
 export * from './units/index.js';
+export * from './fluids/index.js';
 export * from './threads/index.js';
 export * from './drill/index.js';
 export * from './connectors/index.js';
@@ -7,6 +8,7 @@ export * from './seals/index.js';
 export * from './fittings/index.js';
 export * from './chains/index.js';
 export * from './hose/index.js';
+export * from './supplies/index.js';
 export * from './job/index.js';
 export * from './commands/index.js';
 export * from './lines/index.js';

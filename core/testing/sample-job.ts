@@ -7,6 +7,7 @@ import {
   standardFittings,
   standardHoseEnds,
   standardHoses,
+  standardSupplies,
   waysToHoseEnd,
   type AssembledJob,
   type Catalogue,
@@ -24,6 +25,7 @@ export const catalogue: Catalogue = {
   fittings: standardFittings().map((f, i) => ({ ...f, priceMinor: 400 + (i % 50) * 10 + (f.angleDeg ? 600 : 0) })),
   hoses: standardHoses().map((h) => ({ ...h, pricePerMetreMinor: 2000 })),
   hoseEnds: standardHoseEnds().map((e) => ({ ...e, priceMinor: 1500 })),
+  supplies: standardSupplies(),
 };
 
 const port = (id: string, componentId: string, notation: string, order: number): Port => ({

@@ -26,9 +26,11 @@ test('two people edit one part: the second is shown that it has changed, and los
   await page.getByRole('button', { name: 'Edit' }).click();
   const form = page.getByRole('form', { name: 'Figures of the part' });
   await form.getByLabel('Price €').fill('99,90');
-  const row = (await (await request.get(`/api/catalogue/fittings/${id}`)).json()) as { fitting: { id: string }; version: number };
-  const { id: _, ...fitting } = row.fitting;
-  const theirs = { do: 'edit-part', id: row.fitting.id, version: row.version, part: { ...fitting, shelf: 77 } };
+  const row = (await (await request.get(`/api/catalogue/parts/${id}`)).json()) as {
+    row: { id: string; version: number; kind: string; part: object };
+  };
+  const { id: part, version, kind, part: was } = row.row;
+  const theirs = { do: 'edit-part', id: part, version, entry: { kind, part: { ...was, shelf: 77 } } };
   expect((await request.post('/api/shop/changes', { data: { key: randomUUID(), commands: [theirs] } })).ok()).toBe(true);
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByRole('alert').filter({ hasText: 'Somebody else has changed this' })).toBeVisible();

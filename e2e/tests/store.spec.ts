@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
+import { expectNoFault } from './no-fault.js';
 import { copyOfMagpie } from './shop.js';
 
 test('a part is found, taken out and put back; lines that use it keep it and say so', async ({ page, request }) => {
@@ -73,7 +74,7 @@ test("a supplier's list is matched, corrected and taken in whole, and taken back
   await expect(page.getByText('3 parts added, 0 changed')).toBeVisible();
   await page.getByLabel('Words').fill(`e-${stamp}`);
   await expect(page.getByText(/^3 of \d+ parts$/)).toBeVisible();
-  const csv = await (await page.request.get('/api/catalogue/fittings.csv')).text();
+  const csv = await (await page.request.get('/api/catalogue/parts.csv')).text();
   expect(csv).toContain(`E-${stamp}-2`);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('No part like that')).toBeVisible();
@@ -101,4 +102,40 @@ test('ten thousand parts are found and walked through from the keyboard', async 
   await words.press('ArrowDown');
   await expect(first).toContainText(`Row 8990 of ${stamp}`);
   expect((await request.post('/api/shop/undo', { data: { key: randomUUID() } })).ok()).toBe(true);
+});
+
+test('hoses and seals have sections of their own: priced, taken out, told in the lines and on the parts list, and taken back', async ({
+  page,
+  request,
+}) => {
+  const { job, lines } = await copyOfMagpie(request, 'S-7');
+  await page.goto('/store');
+  await page.getByLabel('Section').selectOption({ label: 'O-rings' });
+  await page.getByLabel('Words').fill('fkm 904');
+  await page.getByRole('button', { name: /^O-ring FKM AS568-904/ }).click();
+  const card = page.getByLabel('Part', { exact: true });
+  await expect(card).toContainText('AS568, from memory');
+  await expectNoFault(page);
+  await card.getByRole('button', { name: 'Edit' }).click();
+  const form = page.getByRole('form', { name: 'Figures of the O-ring' });
+  await form.getByLabel('Price €').fill('dear');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByRole('alert')).toContainText('"dear" is not a number');
+  await form.getByLabel('Price €').fill('0,95');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(card).toContainText('€ 0.95');
+  await page.goto(`/job/${job.id}/order`);
+  await expect(page.getByRole('row', { name: /O-ring FKM AS568-904/ })).toContainText('0.95');
+
+  await page.goto('/store?part=hose-ptfe-6');
+  await expect(page.getByLabel('Section')).toHaveValue(/hose$/);
+  await card.getByRole('button', { name: 'Take out' }).click();
+  await expect(card).toContainText('Taken out of the catalogue');
+  await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
+  await expect(page.getByLabel('What is open')).toContainText('PTFE hose, steel braid, -6 has been taken out of the catalogue');
+  await page.goto('/store');
+  for (const label of ['Take out PTFE hose, steel braid, -6', 'Edit O-ring FKM AS568-904']) {
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText(`Undone: ${label}`)).toBeVisible();
+  }
 });

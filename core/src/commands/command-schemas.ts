@@ -1,4 +1,5 @@
 import { Type, type Static } from 'typebox';
+import { fluidIds } from '../fluids/index.js';
 import {
   CheckedSchema,
   ComponentFields,
@@ -13,7 +14,7 @@ import {
   PortFields,
   SensorSchema,
 } from '../job/index.js';
-import { OneKindOf, Uuid, without } from '../schema/index.js';
+import { OneKindOf, OneOf, Uuid, without } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: 36 });
 /** For a new row: an id of the sender's own choice, so that later commands of the same change can name it. */
@@ -96,7 +97,17 @@ export const commandSchemas = {
     {
       do: Type.Literal('edit-line'),
       ...lineRow,
-      set: Type.Partial(Type.Object(without(LineFields.properties, 'pieces', 'ways', 'checked'), strict), strict),
+      set: Type.Partial(
+        Type.Object(
+          {
+            ...without(LineFields.properties, 'pieces', 'ways', 'checked', 'fluid'),
+            /** Null for what is usual for the service. */
+            fluid: Type.Union([OneOf(fluidIds), Type.Null()]),
+          },
+          strict,
+        ),
+        strict,
+      ),
     },
     strict,
   ),

@@ -47,7 +47,10 @@ export function editLine(draft: JobDraft, { id, version, set }: CommandOf<'edit-
     (at === 0 && set.portA !== undefined && set.portA !== before.portA) ||
     (at === last && set.portB !== undefined && set.portB !== before.portB);
   const ways = before.ways.map((way, at): LineWay => (moved(at) ? { chosen: null, ...(way.wishes ? { wishes: way.wishes } : {}) } : way));
-  putLine(draft, before, { ...before, ...set, ways, ...(name === undefined ? {} : { name: name.trim() }) });
+  const { fluid: said, ...rest } = set;
+  const { fluid: was, ...line } = before;
+  const fluid = said === undefined ? was : said;
+  putLine(draft, before, { ...line, ...rest, ...(fluid ? { fluid } : {}), ways, ...(name === undefined ? {} : { name: name.trim() }) });
   const fields = Object.keys(set).map((field) => jobEntities.line.fields[field as keyof typeof jobEntities.line.fields]);
   return `Edit L${before.number} ${before.name}: ${fields.join(', ')}`;
 }

@@ -1,5 +1,4 @@
-import { CataloguePartSchema } from '../fittings/index.js';
-import { jobEntities, type EntityEntry } from '../job/index.js';
+import { CataloguePartSchema, jobEntities, type EntityEntry } from '../job/index.js';
 import { WeightsRowSchema } from './shop-contracts.js';
 
 /** Every type of row the app keeps and changes: those of a job, and those that all jobs share. */

@@ -1,8 +1,17 @@
 import { Type, type Static } from 'typebox';
 import { ChainWeightsSchema } from '../chains/index.js';
-import { ColumnMappingSchema, FittingSchema, LineErrorSchema, CataloguePartSchema } from '../fittings/index.js';
+import { FittingSchema, LineErrorSchema } from '../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
-import { ChangeHead } from '../job/index.js';
+import {
+  CataloguePartSchema,
+  ChangeHead,
+  PartEntrySchemas,
+  partSections,
+  type CataloguePart,
+  type PartEntry,
+  type PartSection,
+} from '../job/index.js';
+import { SupplySchema } from '../supplies/index.js';
 import { OneKindOf, OneOf, without, type Frozen } from '../schema/index.js';
 import { contract } from './contract.js';
 import { ChangeKey, StepBody } from './job-contracts.js';
@@ -21,7 +30,7 @@ export type WeightsRow = Frozen<Static<typeof WeightsRowSchema>>;
 const ShopEntitySchema = OneKindOf(
   'type',
   [
-    Type.Object({ type: Type.Literal('part'), row: CataloguePartSchema }),
+    Type.Object({ type: Type.Literal('part'), row: Type.Unsafe<CataloguePart>(CataloguePartSchema) }),
     Type.Object({ type: Type.Literal('weights'), row: WeightsRowSchema }),
   ],
   'ShopEntity',
@@ -45,14 +54,25 @@ const NewPart = Type.Object(
   },
   strict,
 );
+/** A new part of any kind. Of a fitting, what is not said follows from its ends. */
+const NewEntry = OneKindOf(
+  'kind',
+  [
+    Type.Object({ kind: Type.Literal('fitting'), part: NewPart }, strict),
+    PartEntrySchemas.hose,
+    PartEntrySchemas['hose end'],
+    PartEntrySchemas.supply,
+  ],
+  'NewPartEntry',
+);
 export const shopCommandSchemas = {
-  'add-part': Type.Object({ do: Type.Literal('add-part'), part: NewPart }, strict),
+  'add-part': Type.Object({ do: Type.Literal('add-part'), entry: NewEntry }, strict),
   'edit-part': Type.Object(
     {
       do: Type.Literal('edit-part'),
       id: PartId,
       version: Type.Integer({ minimum: 1 }),
-      part: Type.Object(without(FittingSchema.properties, 'id'), strict),
+      entry: Type.Unsafe<PartEntry>(OneKindOf('kind', Object.values(PartEntrySchemas), 'EditedPart')),
     },
     strict,
   ),
@@ -68,7 +88,7 @@ const ShopCommandSchema = Type.Unsafe<ShopCommand>(OneKindOf('do', Object.values
 /** A part with the lines that use it. */
 export const PartCardSchema = Type.Object(
   {
-    ...CataloguePartSchema.properties,
+    row: Type.Unsafe<CataloguePart>(CataloguePartSchema),
     usedBy: Type.Array(Type.Object({ job: Type.String(), line: Type.Integer(), lineName: Type.String() })),
   },
   { title: 'PartCard' },
@@ -78,15 +98,23 @@ export type PartCard = Frozen<Static<typeof PartCardSchema>>;
 /** Largest list taken in, bytes. */
 export const LIST_LIMIT = 8 * 1024 * 1024;
 const Csv = Type.String({ minLength: 1, maxLength: LIST_LIMIT });
+const Section = OneOf(partSections.map((s): PartSection => s.id));
+/** Which column of the file is which, by the ids of the columns of its section. */
+const MappingSchema = Type.Record(Type.String({ maxLength: 40 }), Type.Integer({ minimum: 0, maximum: 200 }), { maxProperties: 60 });
+/** A part of a list, as a preview shows it. */
+const ListedPart = Type.Object(
+  { name: Type.String(), code: Type.Optional(Type.String()), says: Type.String(), priceMinor: Type.Optional(Type.Integer()) },
+  { title: 'ListedPart' },
+);
 /** What a list would do to the catalogue; parts and errors only the first of many. */
 export const ListPreviewSchema = Type.Object(
   {
     headings: Type.Array(Type.String()),
     sample: Type.Array(Type.Array(Type.String())),
     lines: Count,
-    mapping: ColumnMappingSchema,
-    added: Type.Array(FittingSchema),
-    changed: Type.Array(FittingSchema),
+    mapping: MappingSchema,
+    added: Type.Array(ListedPart),
+    changed: Type.Array(ListedPart),
     counts: Type.Object({ added: Count, changed: Count, unchanged: Count, errors: Count }),
     errors: Type.Array(LineErrorSchema),
   },
@@ -98,12 +126,13 @@ export const shopContracts = {
   readCatalogue: contract({
     method: 'GET',
     path: '/api/catalogue',
-    summary: 'All fittings, hoses and hose ends, what the shop weighs, and up to which change of the shop this is told',
+    summary: 'All parts by kind, what the shop weighs, and up to which change of the shop this is told',
     answer: Type.Object(
       {
         fittings: Type.Array(FittingSchema),
         hoses: Type.Array(HoseSchema),
         hoseEnds: Type.Array(HoseEndSchema),
+        supplies: Type.Array(SupplySchema),
         weights: WeightsRowSchema,
         at: Type.Integer({ minimum: 0 }),
       },
@@ -113,8 +142,8 @@ export const shopContracts = {
   }),
   readPart: contract({
     method: 'GET',
-    path: '/api/catalogue/fittings/:part',
-    summary: 'One fitting, and the lines that use it',
+    path: '/api/catalogue/parts/:part',
+    summary: 'One part of any kind, and the lines that use it',
     params: Type.Object({ part: PartId }, strict),
     answer: PartCardSchema,
     status: 200,
@@ -139,7 +168,7 @@ export const shopContracts = {
     method: 'POST',
     path: '/api/catalogue/import/preview',
     summary: 'What a list would change',
-    body: Type.Object({ csv: Csv, mapping: Type.Optional(ColumnMappingSchema) }, strict),
+    body: Type.Object({ csv: Csv, section: Type.Optional(Section), mapping: Type.Optional(MappingSchema) }, strict),
     answer: ListPreviewSchema,
     status: 200,
     bodyLimit: LIST_LIMIT + 64 * 1024,
@@ -148,15 +177,16 @@ export const shopContracts = {
     method: 'POST',
     path: '/api/catalogue/import',
     summary: 'Take a list in, all of it or nothing',
-    body: Type.Object({ key: ChangeKey, csv: Csv, mapping: ColumnMappingSchema }, strict),
+    body: Type.Object({ key: ChangeKey, csv: Csv, section: Type.Optional(Section), mapping: MappingSchema }, strict),
     answer: ShopChangeSchema,
     status: 200,
     bodyLimit: LIST_LIMIT + 64 * 1024,
   }),
   exportList: contract({
     method: 'GET',
-    path: '/api/catalogue/fittings.csv',
-    summary: 'The fittings as CSV',
+    path: '/api/catalogue/parts.csv',
+    summary: 'The parts of a section as CSV; fittings, where none is named',
+    query: Type.Object({ section: Type.Optional(Section) }, strict),
     answer: Type.String(),
     status: 200,
     type: 'text/csv; charset=utf-8',

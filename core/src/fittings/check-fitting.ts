@@ -12,7 +12,8 @@ export interface FittingProblem {
 export function checkFitting(fitting: Fitting): FittingProblem[] {
   const problems: FittingProblem[] = [];
   const say = (field: keyof Fitting, message: string): void => void problems.push({ field, message });
-  for (const end of fitting.ends) if (!isKnown(end)) say('ends', `No connector "${end.family} ${end.size} ${end.gender}" is known here.`);
+  for (const end of fitting.ends)
+    if (!isKnownConnector(end)) say('ends', `No connector "${end.family} ${end.size} ${end.gender}" is known here.`);
   if (problems.length > 0) return problems;
   const kind = fittingKind(kindOf(fitting));
   const [least, most] = kind.ends;
@@ -36,7 +37,8 @@ export function checkFitting(fitting: Fitting): FittingProblem[] {
   return problems;
 }
 
-function isKnown(end: Connector): boolean {
+/** Its family has it in this size, gender and seat. */
+export function isKnownConnector(end: Connector): boolean {
   try {
     const family = familyById(end.family);
     const bare = bareConnector(end);

@@ -1,6 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
 import { OneOf, type Frozen } from '../schema/index.js';
+import { OfferFields, PriceMinor } from './offer-fields.js';
 import { fittingKinds, type FittingKindId } from './fitting-kinds.js';
 
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
@@ -29,16 +30,8 @@ export const FittingSchema = Type.Object(
     maxTempC: Type.Optional(Celsius),
     /** Flow passes from the first end to the second only. */
     oneWay: Type.Optional(Type.Boolean()),
-    priceMinor: Type.Optional(Type.Integer({ minimum: 0, maximum: 100_000_000 })),
-    supplier: Type.Optional(Type.String({ maxLength: 80 })),
-    /** The supplier's order code; no two parts of a catalogue share one. */
-    code: Type.Optional(Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' })),
-    /** Pieces on the shelf. */
-    shelf: Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000 })),
-    /** Days until it arrives when ordered. */
-    leadDays: Type.Optional(Type.Integer({ minimum: 0, maximum: 1000 })),
-    /** Taken out of the catalogue: kept so that what uses it can still be drawn, never offered again. */
-    retired: Type.Optional(Type.Boolean()),
+    priceMinor: PriceMinor,
+    ...OfferFields,
     /** Where its dimensions come from, in words. */
     source: Type.Optional(Type.String({ maxLength: 160 })),
   },

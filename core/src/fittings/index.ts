@@ -1,11 +1,12 @@
 export { isClosing, isPlain, kindOf, lengthBetween, materials, openEnds, turnBetween, type Fitting, type Material } from './fitting.js';
 export { fittingKind, fittingKinds, type FittingKind, type FittingKindId } from './fitting-kinds.js';
 export { FittingSchema } from './fitting-schema.js';
-export { origins, CataloguePartSchema, type Origin, type CataloguePart } from './catalogue-part.js';
 export { adapter, adapterId } from './standard/adapter.js';
 export { standardFittings } from './standard/standard-fittings.js';
-export { checkFitting, type FittingProblem } from './check-fitting.js';
+export { checkFitting, isKnownConnector, type FittingProblem } from './check-fitting.js';
 export { ColumnMappingSchema, endColumns, guessColumns, partColumns, type ColumnMapping, type PartColumn } from './part-list/columns.js';
 export { LineErrorSchema, newPart, readParts, type LineError, type ReadParts } from './part-list/read-parts.js';
 export { writeParts } from './part-list/write-parts.js';
 export { findParts, type PartFilter } from './find-parts.js';
+export { OfferFields, PriceMinor } from './offer-fields.js';
+export { CellError, readEnd, readMoney, readOneOf, readQuantity, readWhole, readWords } from './part-list/read-cell.js';

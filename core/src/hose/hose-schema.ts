@@ -1,12 +1,12 @@
 import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
+import { OfferFields, PriceMinor } from '../fittings/index.js';
 import type { Frozen } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: 80 });
 const Name = Type.String({ minLength: 1, maxLength: 160 });
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
 const Dash = Type.Integer({ minimum: 1, maximum: 64 });
-const Price = Type.Optional(Type.Integer({ minimum: 0, maximum: 100_000_000 }));
 
 /** One hose by the metre. Lengths in mm, pressure in bar, temperature in °C. */
 export const HoseSchema = Type.Object(
@@ -23,7 +23,8 @@ export const HoseSchema = Type.Object(
     minTempC: Type.Number({ minimum: -100, maximum: 500 }),
     maxTempC: Type.Number({ minimum: -100, maximum: 500 }),
     source: Type.String({ maxLength: 160 }),
-    pricePerMetreMinor: Price,
+    pricePerMetreMinor: PriceMinor,
+    ...OfferFields,
   },
   { additionalProperties: false, title: 'Hose' },
 );
@@ -49,7 +50,8 @@ export const HoseEndSchema = Type.Object(
     /** Radius of the bent tube to its centreline; 0 for a straight end. */
     bendRadiusMm: Millimetres,
     source: Type.String({ maxLength: 160 }),
-    priceMinor: Price,
+    priceMinor: PriceMinor,
+    ...OfferFields,
   },
   { additionalProperties: false, title: 'HoseEnd' },
 );

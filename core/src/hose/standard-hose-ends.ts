@@ -43,7 +43,7 @@ function swivelEnd(construction: string, dash: number, outsideMm: number, angleD
     connector,
     aMm: tenth(aMm),
     bMm: tenth(bMm),
-    hexMm: nut.hexMm,
+    hexMm: Math.round(nut.hexMm * 1000) / 1000,
     boreMm: tenth(nut.boreMm * (style === 'push-on' ? 0.95 : 0.9)),
     socketMm: tenth(style === 'push-on' ? outsideMm * 0.98 : outsideMm * 1.28 + 2),
     socketLengthMm: tenth(style === 'push-on' ? 4 : 12 + 1.6 * dash),

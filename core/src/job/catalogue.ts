@@ -1,11 +1,35 @@
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
+import type { Supply } from '../supplies/index.js';
+import type { PartEntry } from './catalogue-part.js';
 
-/** What lines are made of: the adapters, hoses and hose ends the shop can get. */
+/** What lines are made of and made up with: all that the shop can get. */
 export interface Catalogue {
   readonly fittings: readonly Fitting[];
   readonly hoses: readonly Hose[];
   readonly hoseEnds: readonly HoseEnd[];
+  /** Seals, clamps, sealants and what else is used up. */
+  readonly supplies: readonly Supply[];
+}
+
+/** The parts of a catalogue by kind, as rows tell them. */
+export function entriesOf({ fittings, hoses, hoseEnds, supplies }: Catalogue): PartEntry[] {
+  return [
+    ...fittings.map((part): PartEntry => ({ kind: 'fitting', part })),
+    ...hoses.map((part): PartEntry => ({ kind: 'hose', part })),
+    ...hoseEnds.map((part): PartEntry => ({ kind: 'hose end', part })),
+    ...supplies.map((part): PartEntry => ({ kind: 'supply', part })),
+  ];
+}
+
+/** The catalogue that these parts are. */
+export function catalogueOf(entries: readonly PartEntry[]): Catalogue {
+  return {
+    fittings: entries.flatMap((e) => (e.kind === 'fitting' ? [e.part] : [])),
+    hoses: entries.flatMap((e) => (e.kind === 'hose' ? [e.part] : [])),
+    hoseEnds: entries.flatMap((e) => (e.kind === 'hose end' ? [e.part] : [])),
+    supplies: entries.flatMap((e) => (e.kind === 'supply' ? [e.part] : [])),
+  };
 }
 
 type Part = { readonly id: string };
@@ -35,12 +59,12 @@ export function findHoseEnd({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, id: strin
 
 /** The hoses of one construction and size, as different makers have them. */
 export function hosesOfSize({ hoses }: Pick<Catalogue, 'hoses'>, construction: string, dash: number): Hose[] {
-  return hoses.filter((h) => h.construction === construction && h.dash === dash);
+  return hoses.filter((h) => !h.retired && h.construction === construction && h.dash === dash);
 }
 
 /** The ends that go on a hose, of any angle and connector. */
 export function endsForHose({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, { construction, dash }: Hose): HoseEnd[] {
-  return hoseEnds.filter((e) => e.construction === construction && e.dash === dash);
+  return hoseEnds.filter((e) => !e.retired && e.construction === construction && e.dash === dash);
 }
 
 /** An end for a hose at an angle: one with the same connector as before where there is a choice. */

@@ -50,6 +50,7 @@ export const jobEntities = {
     fields: {
       name: 'name',
       service: 'service',
+      fluid: 'fluid',
       portA: 'from port',
       portB: 'to port',
       pieces: 'hoses',

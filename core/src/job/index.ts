@@ -1,11 +1,57 @@
 export * from './job-schema.js';
 export * from './line-schema.js';
-export { endOfAngle, endsForHose, findFitting, findHose, findHoseEnd, hosesOfSize, type Catalogue } from './catalogue.js';
+export {
+  CataloguePartSchema,
+  checkPart,
+  origins,
+  PartEntrySchema,
+  PartEntrySchemas,
+  type CataloguePart,
+  type Origin,
+  type PartEntry,
+  type PartKind,
+  type PartProblem,
+} from './catalogue-part.js';
+export {
+  catalogueOf,
+  entriesOf,
+  endOfAngle,
+  endsForHose,
+  findFitting,
+  findHose,
+  findHoseEnd,
+  hosesOfSize,
+  type Catalogue,
+} from './catalogue.js';
+export {
+  entriesIn,
+  entryFrom,
+  fieldsOf,
+  figuresIn,
+  findEntry,
+  findInSection,
+  headOf,
+  partSections,
+  sectionOf,
+  writtenField,
+  type PartHead,
+  type PartSection,
+} from './part-sections.js';
+export {
+  guessPlainColumns,
+  plainColumns,
+  readPlainList,
+  writePlainList,
+  type PlainColumn,
+  type PlainMapping,
+  type PlainSection,
+  type ReadPlainList,
+} from './plain-list.js';
 export { besideWay, branchesIn, branchPorts, endsOn, fittingsNamed, partsOfWay, placedIn, reversedWay } from './line-path.js';
 export { besides, branchKeys, hoseJointId, jointId, jointIdsIn, keyedWay } from './joint-ids.js';
 export { pathOfEnds, type OldHoses, type OldLine } from './line-of-ends.js';
 export { userOfPort, type PortUser } from './port-user.js';
-export { services, serviceById, type Service } from './services.js';
+export { fluidOf, services, serviceById, type Service } from './services.js';
 export { jobEntities, jobEntityTypes, type EntityEntry, type JobEntities, type JobEntity, type JobEntityType } from './entities.js';
 export { applyChange, ChangeHead, differenceOf, JobChangeSchema, JobEntitySchema, rowsOf, withRows, type JobChange } from './change.js';
 export { newsOf, receive, replicaOf, type Progress, type Replica } from './replica.js';

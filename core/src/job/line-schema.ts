@@ -1,6 +1,7 @@
 import { Type, type Static, type TProperties, type TSchema } from 'typebox';
 import { ChainConstraintsSchema, ChainLinkSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
+import { fluidIds } from '../fluids/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
 import { OneOf } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
@@ -147,6 +148,8 @@ export const LineFields = Type.Object(
   {
     name: Words(80),
     service: OneOf(serviceIds),
+    /** What it carries, where that is not what is usual for its service. */
+    fluid: Type.Optional(OneOf(fluidIds)),
     portA: Id,
     portB: Id,
     pieces: Type.Array(PieceSchema, { maxItems: MOST_PIECES }),

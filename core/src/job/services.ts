@@ -1,9 +1,11 @@
+import type { FluidId } from '../fluids/index.js';
 import type { ServiceId } from './line-schema.js';
 
 export interface Service {
   readonly id: ServiceId;
   readonly name: string;
-  readonly fluid: 'oil' | 'coolant' | 'fuel' | 'air';
+  /** What it carries, where the line does not say another. */
+  readonly fluid: FluidId;
   /** What to keep in mind when planning it; common practice. */
   readonly advice: string;
   /** Where the work can hurt; shown with the line. */
@@ -15,19 +17,24 @@ export const services: readonly Service[] = [
   {
     id: 'turbo-feed',
     name: 'Turbo feed',
-    fluid: 'oil',
+    fluid: 'engine oil',
     advice: 'Restrictor and filter as the turbo maker says; no loose sealant before a turbo.',
   },
   {
     id: 'turbo-drain',
     name: 'Turbo drain',
-    fluid: 'oil',
+    fluid: 'engine oil',
     advice: 'Falls all the way, -10 or larger, enters above the oil level, no restriction.',
   },
-  { id: 'cooler', name: 'Cooler', fluid: 'oil', advice: 'Blow the cooler and both hoses out before they are joined.' },
-  { id: 'suction', name: 'Suction', fluid: 'oil', advice: 'Short, wide, no tight bend; the hose must hold against collapse.' },
-  { id: 'return', name: 'Return', fluid: 'oil', advice: 'Wide enough that nothing backs up; above the level where it runs by gravity.' },
-  { id: 'breather', name: 'Breather', fluid: 'oil', advice: 'Rises to the catch tank; no low place where oil can stand.' },
+  { id: 'cooler', name: 'Cooler', fluid: 'engine oil', advice: 'Blow the cooler and both hoses out before they are joined.' },
+  { id: 'suction', name: 'Suction', fluid: 'engine oil', advice: 'Short, wide, no tight bend; the hose must hold against collapse.' },
+  {
+    id: 'return',
+    name: 'Return',
+    fluid: 'engine oil',
+    advice: 'Wide enough that nothing backs up; above the level where it runs by gravity.',
+  },
+  { id: 'breather', name: 'Breather', fluid: 'engine oil', advice: 'Rises to the catch tank; no low place where oil can stand.' },
   {
     id: 'coolant',
     name: 'Coolant',
@@ -38,12 +45,12 @@ export const services: readonly Service[] = [
   {
     id: 'fuel',
     name: 'Fuel',
-    fluid: 'fuel',
+    fluid: 'petrol',
     advice: 'Hose rated for the fuel in hand; away from heat, sparks and sharp edges.',
     caution: "Fuel burns: cool engine, no flame, extinguisher in reach. Keep to the maker's instructions and the rules where you are.",
   },
-  { id: 'vacuum', name: 'Vacuum', fluid: 'air', advice: 'Wall stiff enough not to fold; dry.' },
-  { id: 'other', name: 'Other', fluid: 'oil', advice: 'Say in the note what it carries.' },
+  { id: 'vacuum', name: 'Vacuum', fluid: 'vacuum', advice: 'Wall stiff enough not to fold; dry.' },
+  { id: 'other', name: 'Other', fluid: 'engine oil', advice: 'Say in the note what it carries.' },
 ];
 
 /** The service with this id. @throws {RangeError} */
@@ -51,4 +58,9 @@ export function serviceById(id: string): Service {
   const found = services.find((s) => s.id === id);
   if (!found) throw new RangeError(`No service "${id}"`);
   return found;
+}
+
+/** What a line carries: what it says, or what is usual for its service. */
+export function fluidOf({ service, fluid }: { readonly service: ServiceId; readonly fluid?: FluidId | undefined }): FluidId {
+  return fluid ?? serviceById(service).fluid;
 }

@@ -1,6 +1,7 @@
 import { connectorName } from '../connectors/index.js';
 import type { Catalogue, JobDocument, Line } from '../job/index.js';
-import { branchPorts } from '../job/index.js';
+import { fluidById } from '../fluids/index.js';
+import { branchPorts, fluidOf } from '../job/index.js';
 import { pieceParts, withCut } from './assemble-piece.js';
 import { assembleWay, type Surroundings } from './assemble-way.js';
 import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PortTerminal, Terminal } from './assembled-line.js';
@@ -20,6 +21,8 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
   const findings: Finding[] = [];
   const bare = line.pieces.map((piece) => pieceParts(line, piece, catalogue, findings));
   const ports = [portTerminal(line, 'A', document), portTerminal(line, 'B', document)] as const;
+  const { refused } = fluidById(fluidOf(line));
+  if (refused) findings.push(finding('fluid-refused', { lineId: line.id }, refused));
   for (const port of ports) checkOpenEnd(line, port, document, findings);
   const ways = line.ways.map((_, at) =>
     assembleWay(line, at, [terminal(bare[at - 1], 'B', ports[0]), terminal(bare[at], 'A', ports[1])], around, findings),

@@ -1,6 +1,6 @@
 import { constructionById, constructions, cutLength, CutLengthError, hoseEndProblem, type Hose, type HoseEnd } from '../hose/index.js';
 import { lengthBetween, turnBetween } from '../fittings/index.js';
-import { findHose, findHoseEnd, serviceById, type Catalogue, type Line, type Piece } from '../job/index.js';
+import { findHose, findHoseEnd, fluidOf, type Catalogue, type Line, type Piece } from '../job/index.js';
 import { formatDash } from '../units/index.js';
 import type { AssembledPiece, AssembledWay, CutArithmetic } from './assembled-line.js';
 import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
@@ -36,6 +36,8 @@ export function pieceParts(line: Line, piece: Piece, catalogue: Catalogue, findi
     return found;
   };
   const [endA, endB] = [end('A'), end('B')];
+  for (const part of new Set([hose, endA, endB]))
+    if (part?.retired) say('part-retired', `${part.name} has been taken out of the catalogue. The line keeps it as it was.`);
   if (hose) checkFluid(line, hose, say);
   if (piece.provisional) say('provisional', `${which} is provisional.`);
   return { piece, ...(hose ? { hose } : {}), ...(endA ? { endA } : {}), ...(endB ? { endB } : {}) };
@@ -128,10 +130,11 @@ function checkSeats(line: Line, piece: Piece, beside: readonly [AssembledWay, As
 }
 
 function checkFluid(line: Line, hose: Hose, say: Say): void {
-  const service = serviceById(line.service);
+  const fluid = fluidOf(line);
   const { fluids, name } = constructionById(hose.construction);
-  const suits = fluids.includes(service.fluid) || service.fluid === 'air';
-  if (!suits && line.service !== 'other') say('hose-not-for-fluid', `${capital(name)} is not made for ${service.fluid}.`);
+  // a service that may be anything has no fluid until the line says it
+  const known = line.service !== 'other' || line.fluid !== undefined;
+  if (known && !fluids.includes(fluid)) say('hose-not-for-fluid', `${capital(name)} is not made for ${fluid}.`);
 }
 
 function sayOf(line: Line, piece: Piece, findings: Finding[]): Say {

@@ -98,7 +98,7 @@ describe('a displaced sensor', () => {
   it('needs its parts and seals on the parts list', () => {
     const rows = partsList(assembleJob(withPorts({ lines: [mine()] }), catalogue)).rows;
     for (const { id } of kept.fittings) expect(rows.find((r) => r.id === id)?.quantity).toBeGreaterThan(0);
-    const washers = rows.filter((r) => r.id.startsWith('copper washer')).reduce((sum, r) => sum + r.quantity, 0);
+    const washers = rows.filter((r) => r.id.startsWith('washer copper')).reduce((sum, r) => sum + r.quantity, 0);
     expect(washers).toBe(kept.joints.concat(kept.branches[0]!.joints).filter((j) => j.kind === 'washer').length);
   });
 });

@@ -10,7 +10,7 @@ type Named = { readonly id: string; readonly name: string };
  * the parts as the store has them, the verdict of every joint. Prices, shelf and notes are not looked at.
  */
 export function digestOf({ line, portA, portB, ways, pieces, joints }: Looked): Record<string, string> {
-  const digest: Record<string, string> = { service: hash(line.service) };
+  const digest: Record<string, string> = { service: hash([line.service, line.fluid ?? null]) };
   for (const { side, component, port } of [portA, portB]) {
     const { sensor } = port;
     digest[`port ${side}`] = hash([

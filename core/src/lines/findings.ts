@@ -39,6 +39,7 @@ export const lineRules = {
   'made-hose-length-not-given': { severity: 'open', hint: 'Measure it from seat to seat.' },
   'made-hose-too-short': { severity: 'leak', hint: 'Take a longer one, or cut one from the reel.' },
   'made-hose-too-long': { severity: 'attention', hint: 'Take a shorter one, or lead it the longer way and tape that.' },
+  'fluid-refused': { severity: 'leak', hint: 'Take it out of the job.' },
   'hose-not-for-fluid': { severity: 'attention', hint: 'Choose a construction rated for the fluid.' },
   provisional: { severity: 'advice', hint: 'Put the final one in before the engine is started.' },
   'changed-since-checked': { severity: 'advice', hint: 'Look it over and check it again.' },

@@ -62,6 +62,13 @@ describe('assembleLine', () => {
     expect(rules(withPiece(feed, { length: { mm: 30, as: 'taped' } }))).toContain('length-too-short');
   });
 
+  it('says of a hose or end that was taken out that it was, and of a fluid that it is refused', () => {
+    const retired = { ...catalogue, hoses: catalogue.hoses.map((h) => ({ ...h, retired: true })) };
+    expect(assembleLine(feed, document, retired).findings).toMatchObject([{ rule: 'part-retired', at: { piece: 'p1' } }]);
+    expect(assemble({ ...feed, fluid: 'brake fluid' }).findings.map((f) => f.rule)).toEqual(['hose-not-for-fluid', 'fluid-refused']);
+    expect(assemble({ ...feed, service: 'other', fluid: 'alcohol fuel' }).state).toBe('seals');
+  });
+
   it('refuses a line on a port that is not there', () => expect(() => assemble({ ...feed, portA: 'nowhere' })).toThrow(RangeError));
 });
 

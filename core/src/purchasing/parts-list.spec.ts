@@ -1,4 +1,6 @@
-import { drain, feed, jobOf, withPiece } from '../../testing/sample-job.js';
+import { catalogue, document, drain, feed, jobOf, withPiece } from '../../testing/sample-job.js';
+import type { Line } from '../job/index.js';
+import { assembleJob } from '../lines/index.js';
 import { partsList, partGroups } from './index.js';
 
 describe('partsList', () => {
@@ -7,10 +9,10 @@ describe('partsList', () => {
 
   it('counts every part once with its lines, in the order of picking', () => {
     expect(row('end-ptfe-6-45')).toMatchObject({ quantity: 1, unit: 'pc', lines: [1] });
-    expect(row('hose clamp for 5/8 in hose')).toMatchObject({ quantity: 2, lines: [3], group: 'clamps and sealant' });
-    expect(row('copper washer 14 × 18 × 1.5')).toMatchObject({ quantity: 1 });
-    expect(row('O-ring FKM AS568-906')).toMatchObject({ quantity: 1 });
-    expect(row('thread sealant NPT 1/2')).toMatchObject({ quantity: 1, unit: 'joint' });
+    expect(row('clamp 5/8')).toMatchObject({ quantity: 2, lines: [3], group: 'clamps and sealant' });
+    expect(row('washer copper 14 × 18 × 1.5')).toMatchObject({ quantity: 1 });
+    expect(row('o-ring fkm AS568-906')).toMatchObject({ quantity: 1, name: 'O-ring FKM AS568-906' });
+    expect(row('sealant liquid')).toMatchObject({ quantity: 1, unit: 'joint', group: 'clamps and sealant' });
     const order = list.rows.map((r) => partGroups.indexOf(r.group));
     expect(order).toEqual([...order].sort((a, b) => a - b));
   });
@@ -39,4 +41,17 @@ describe('partsList', () => {
   });
 
   it('is empty for a job without lines', () => expect(partsList(jobOf([])).rows).toEqual([]));
+
+  it('takes seals from the catalogue in what the fluid asks for, with their prices; sealant by the joint', () => {
+    const priced = { ...catalogue, supplies: catalogue.supplies.map((s) => ({ ...s, priceMinor: s.kind === 'sealant' ? 1200 : 50 })) };
+    const rows = (service: Line['service'], fluid?: Line['fluid']) =>
+      partsList(assembleJob({ ...document, lines: [{ ...feed, service, ...(fluid ? { fluid } : {}) }, drain] }, priced)).rows;
+    expect(rows('turbo-feed').find((r) => r.id === 'o-ring fkm AS568-906')).toMatchObject({ unitPriceMinor: 50, priceMinor: 50 });
+    expect(rows('turbo-feed').find((r) => r.id === 'sealant liquid')).toMatchObject({ unitPriceMinor: 20 });
+    expect(rows('coolant').some((r) => r.id === 'o-ring hnbr AS568-906')).toBe(true);
+    // no ring that is known bears alcohol and oil: named without a compound, and without a price
+    expect(rows('fuel', 'alcohol fuel').find((r) => r.name === 'O-ring EPDM AS568-906')).toBeDefined();
+    const bare = partsList(assembleJob(document, { ...catalogue, supplies: [] })).rows;
+    expect(bare.find((r) => r.name === 'O-ring FKM AS568-906')).not.toHaveProperty('unitPriceMinor');
+  });
 });

@@ -1,5 +1,8 @@
 import type { Hose, HoseEnd } from '../hose/index.js';
+import { fluidOf, type ServiceId } from '../job/index.js';
 import { holds, sensorMove, type AssembledJob } from '../lines/index.js';
+import type { SealantPlace } from '../seals/index.js';
+import { figureOf, specify, supplyKind, type SealUse } from '../supplies/index.js';
 
 export type PartGroup = 'hose ends' | 'adapters' | 'seals' | 'hose' | 'clamps and sealant';
 
@@ -67,17 +70,17 @@ export function partsList({ lines, document, catalogue }: AssembledJob): PartsLi
       if (hose && cut)
         add({ group: 'hose', id: hose.id, name: hose.name, quantity: cut.cutMm, unit: 'mm', ...priced(hose.pricePerMetreMinor) });
     }
+    const use: SealUse = { fluid: fluidOf(line), place: placeOf(line.service) };
     for (const { seal } of matings)
       for (const c of seal?.consumables ?? []) {
         const sealant = c.item === 'thread sealant';
-        const group: PartGroup = sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
-        add({
-          group,
-          id: `${c.item} ${c.size ?? ''}`.trim(),
-          name: `${capital(c.item)}${c.size ? ` ${c.size}` : ''}`,
-          quantity: c.quantity,
-          unit: sealant ? 'joint' : 'pc',
-        });
+        const { part, name } = specify(c, use, catalogue.supplies);
+        const group = part ? supplyKind(part.kind).group : sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
+        // a pack of sealant is shared by many joints: it is counted in joints, and has no price a joint unless the pack says how many
+        const joints = part && sealant ? figureOf(part, 'joints') : undefined;
+        const price = part?.priceMinor;
+        const each = price === undefined || !sealant ? price : typeof joints === 'number' ? Math.round(price / joints) : undefined;
+        add({ group, id: part?.id ?? name, name, quantity: c.quantity, unit: sealant ? 'joint' : 'pc', ...priced(each) });
       }
   }
   const list = [...rows.values()].sort(
@@ -107,6 +110,6 @@ function priced(unitPriceMinor: number | undefined): { unitPriceMinor?: number }
   return unitPriceMinor === undefined ? {} : { unitPriceMinor };
 }
 
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
+function placeOf(service: ServiceId): SealantPlace {
+  return service === 'turbo-feed' ? 'turbo feed' : service === 'fuel' || service === 'coolant' ? service : 'general';
 }

@@ -1,6 +1,7 @@
+import type { FluidId } from '../fluids/index.js';
+
 /** What a rubber may meet: `good`, `never`, or `short` for a while. */
 export type Suits = 'good' | 'short' | 'never';
-export type Fluid = 'engine oil' | 'hot synthetic oil' | 'petrol' | 'alcohol fuel' | 'diesel' | 'coolant' | 'brake fluid' | 'air';
 
 /** A compound of rings and bonded lips. */
 export interface Compound {
@@ -8,7 +9,7 @@ export interface Compound {
   readonly name: string;
   readonly minC: number;
   readonly maxC: number;
-  readonly fluids: Readonly<Record<Fluid, Suits>>;
+  readonly fluids: Readonly<Record<FluidId, Suits>>;
   readonly note: string;
 }
 
@@ -20,16 +21,24 @@ const suits = (
   diesel: Suits,
   coolant: Suits,
   brake: Suits,
-): Record<Fluid, Suits> => ({
+): Record<FluidId, Suits> => ({
   'engine oil': oil,
   'hot synthetic oil': hotOil,
   petrol,
+  'petrol with alcohol': worse(petrol, alcohol),
   'alcohol fuel': alcohol,
   diesel,
   coolant,
   'brake fluid': brake,
   air: 'good',
+  vacuum: 'good',
 });
+
+/** A blend is as hard on a rubber as the harder of its two. */
+function worse(a: Suits, b: Suits): Suits {
+  const order: readonly Suits[] = ['good', 'short', 'never'];
+  return order[Math.max(order.indexOf(a), order.indexOf(b))]!;
+}
 
 /**
  * Compounds with the temperatures they live at and the fluids they bear. Source: handbook ranges, from memory; the ring maker's
@@ -87,7 +96,7 @@ export const compounds: readonly Compound[] = [
 ];
 
 /** The compounds that bear a fluid at a temperature in °C, those with the most heat to spare first. */
-export function compoundsFor(fluid: Fluid, temperatureC: number): readonly Compound[] {
+export function compoundsFor(fluid: FluidId, temperatureC: number): readonly Compound[] {
   return compounds
     .filter((c) => c.fluids[fluid] === 'good' && temperatureC >= c.minC && temperatureC <= c.maxC)
     .sort((a, b) => b.maxC - a.maxC);

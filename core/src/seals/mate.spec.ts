@@ -9,15 +9,15 @@ const anyConnector: fc.Arbitrary<Connector> = fc.constantFrom(...everyConnector(
 describe('mate', () => {
   it.each([
     ['an6 m', 'an6 f swivel', 'cone', []],
-    ['orb10 m', 'orb10 f', 'o-ring', [{ item: 'O-ring FKM', size: 'AS568-910', quantity: 1 }]],
+    ['orb10 m', 'orb10 f', 'o-ring', [{ item: 'O-ring', size: 'AS568-910', quantity: 1 }]],
     ['npt 1/8 m', 'npt 1/8 f', 'taper', [{ item: 'thread sealant', size: 'NPT 1/8', quantity: 1 }]],
     ['m14x1.5 m washer', 'm14x1.5 f washer', 'washer', [{ item: 'copper washer', size: '14 × 18 × 1.5', quantity: 1 }]],
-    ['m14x1.5 m oring', 'm14x1.5 f oring', 'o-ring', [{ item: 'O-ring FKM', size: '11.3 × 2.2', quantity: 1 }]],
+    ['m14x1.5 m oring', 'm14x1.5 f oring', 'o-ring', [{ item: 'O-ring', size: '11.3 × 2.2', quantity: 1 }]],
     ['banjo m12x1.5', 'm12x1.5 f washer', 'two-washers', [{ item: 'copper washer', size: '12 × 16 × 1.5', quantity: 2 }]],
     ['barb 3/8', 'hose 3/8', 'clamp', [{ item: 'hose clamp', size: 'for 3/8 in hose', quantity: 1 }]],
     ['bead 1 1/4', 'hose 1 1/4', 'clamp', [{ item: 'hose clamp', size: 'for 1 1/4 in hose', quantity: 1 }]],
     ['g 1/4 m washer', 'g 1/4 f', 'washer', [{ item: 'bonded washer', size: '13.7 × 20.6 × 2.1', quantity: 1 }]],
-    ['g 5/8 m oring', 'g 5/8 f', 'o-ring', [{ item: 'O-ring FKM', size: 'stud G 5/8', quantity: 1 }]],
+    ['g 5/8 m oring', 'g 5/8 f', 'o-ring', [{ item: 'O-ring', size: 'stud G 5/8', quantity: 1 }]],
     ['g 1/4 m cone', 'g 1/4 f swivel', 'cone', []],
     ['r 1/8 m', 'rc 1/8 f', 'taper', [{ item: 'thread sealant', size: 'R 1/8', quantity: 1 }]],
     ['r 1/8 m', 'rp 1/8 f', 'taper', [{ item: 'thread sealant', size: 'R 1/8', quantity: 1 }]],

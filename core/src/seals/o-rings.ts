@@ -54,3 +54,17 @@ export const metricPortRings: Readonly<Record<string, { insideMm: number; sectio
   '42': { insideMm: 38.6, sectionMm: 2.9 },
   '48': { insideMm: 44.6, sectionMm: 2.9 },
 };
+
+/**
+ * O-rings of British parallel studs by thread size: inside diameter × section in mm. Common sizes of studs with a retaining ring, from
+ * memory: the stud in hand goes first.
+ */
+export const studRings: Readonly<Record<string, { insideMm: number; sectionMm: number }>> = {
+  '1/8': { insideMm: 8, sectionMm: 1.88 },
+  '1/4': { insideMm: 10.77, sectionMm: 2.62 },
+  '3/8': { insideMm: 13.94, sectionMm: 2.62 },
+  '1/2': { insideMm: 17.96, sectionMm: 2.62 },
+  '5/8': { insideMm: 20.3, sectionMm: 2.62 },
+  '3/4': { insideMm: 23.47, sectionMm: 2.62 },
+  '1': { insideMm: 29.74, sectionMm: 3.53 },
+};

@@ -82,6 +82,10 @@ export function bondedWasherFor(designation: string): Washer | undefined {
   return row && washer(row);
 }
 
+/** Every flat washer there is, and every bonded one. */
+export const flatWashers: readonly Washer[] = FLAT.map(washer);
+export const bondedWashers: readonly Washer[] = Object.values(BONDED).map(washer);
+
 function washer([insideMm, outsideMm, thicknessMm]: Row): Washer {
   return { insideMm, outsideMm, thicknessMm, size: `${insideMm} × ${outsideMm} × ${thicknessMm}` };
 }

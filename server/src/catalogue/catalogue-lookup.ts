@@ -1,14 +1,13 @@
-import type { Fitting } from '@gewinde/core';
+import { catalogueOf, type Catalogue } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { fromJson } from '../database/from-json.js';
-import { pieces } from '../database/write-rows.js';
+import { listPartRows } from '../database/part-rows.js';
+import { pieces } from '../database/pieces.js';
 
-/** The fittings with these ids, retired ones too; those that are not there are left out. */
-export async function findFittings(db: Knex, ids: readonly string[]): Promise<Map<string, Fitting>> {
-  const found = new Map<string, Fitting>();
-  for (const some of pieces([...new Set(ids)])) {
-    const rows: { id: string; data: unknown }[] = await db('fittings').whereIn('id', some).select('id', 'data');
-    for (const { id, data } of rows) found.set(id, fromJson<Fitting>(data));
-  }
-  return found;
+/** The fittings with these ids, retired ones too, and all hoses and hose ends, which are few. */
+export async function findParts(db: Knex, fittings: readonly string[]): Promise<Catalogue> {
+  const named = [];
+  for (const some of pieces([...new Set(fittings)]))
+    named.push(...(await listPartRows(db, (query: Knex.QueryBuilder) => void query.whereIn('id', some).where({ kind: 'fitting' }))));
+  const hoses = await listPartRows(db, (query: Knex.QueryBuilder) => void query.whereIn('kind', ['hose', 'hose end']));
+  return catalogueOf([...named, ...hoses]);
 }

@@ -24,10 +24,13 @@ export async function catalogueRoutes(app: App, { db }: Feature): Promise<void> 
   serve(app, shopContracts.undoShop, async ({ body, client }) =>
     asShopChange(await stepHistory(db, 'shop', { client, key: body.key }, 'undo')),
   );
-  serve(app, shopContracts.previewList, async ({ body }) => previewList(db, body.csv, body.mapping));
-  serve(app, shopContracts.importList, async ({ body, client }) => importList(db, body.csv, body.mapping, { client, key: body.key }));
-  serve(app, shopContracts.exportList, async ({ reply }) => {
-    void reply.header('content-disposition', 'attachment; filename="catalogue.csv"');
-    return exportList(db);
+  serve(app, shopContracts.previewList, async ({ body }) => previewList(db, body.csv, body.section, body.mapping));
+  serve(app, shopContracts.importList, async ({ body, client }) =>
+    importList(db, body.csv, body.section ?? 'fitting', body.mapping, { client, key: body.key }),
+  );
+  serve(app, shopContracts.exportList, async ({ query, reply }) => {
+    const name = (query.section ?? 'catalogue').replace(/[^a-z]+/g, '-');
+    void reply.header('content-disposition', `attachment; filename="${name}.csv"`);
+    return exportList(db, query.section);
   });
 }

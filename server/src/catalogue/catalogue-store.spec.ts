@@ -4,7 +4,7 @@ import { startTestApp, type TestApp } from '../../test/test-app.js';
 import { loadDemo } from '../demo/load-demo.js';
 import { writeRows } from '../database/write-rows.js';
 import { catalogueRevision, ensureStandardCatalogue, missingParts, readCatalogue } from './catalogue-store.js';
-import { findFittings } from './catalogue-lookup.js';
+import { findParts } from './catalogue-lookup.js';
 
 describe('the catalogue in the database', () => {
   let shop: TestApp;
@@ -17,7 +17,13 @@ describe('the catalogue in the database', () => {
     ...change,
   });
   const add = async (...parts: Fitting[]) => {
-    const made = (await missingParts(shop.db, parts, 'import')).map((row) => ({ type: 'part' as const, row }));
+    const made = (
+      await missingParts(
+        shop.db,
+        parts.map((p) => ({ kind: 'fitting' as const, part: p })),
+        'import',
+      )
+    ).map((row) => ({ type: 'part' as const, row }));
     await shop.db.transaction((trx) => writeRows(trx, { made, changed: [], gone: [] }));
   };
   const command = (c: ShopCommand) => shop.ask(shopContracts.changeShop, { body: { key: randomUUID(), commands: [c] } });
@@ -31,10 +37,12 @@ describe('the catalogue in the database', () => {
   it('takes parts of a job file in without their code where another has it', async () => {
     await add(part('one', { code: 'C-1' }));
     await add(part('two', { code: 'c-1' }), part('one', { name: 'other' }));
-    const found = await findFittings(shop.db, ['one', 'two', 'none']);
-    expect([...found.keys()].sort()).toEqual(['one', 'two']);
-    expect(found.get('one')).toMatchObject({ code: 'C-1', name: 'one' });
-    expect(found.get('two')!.code).toBeUndefined();
+    const { fittings, hoses, supplies } = await findParts(shop.db, ['one', 'two', 'none']);
+    expect(fittings.map((f) => [f.id, f.name, f.code]).sort()).toEqual([
+      ['one', 'one', 'C-1'],
+      ['two', 'two', undefined],
+    ]);
+    expect([hoses.length > 20, supplies]).toEqual([true, []]);
   });
 
   it('has another revision after every change, its undo and the demo', async () => {
@@ -43,7 +51,7 @@ describe('the catalogue in the database', () => {
     await look();
     await look();
     expect(seen.size).toBe(1);
-    await command({ do: 'add-part', part: { ends: ['an6 m', 'an12 m'].map(parseConnector), code: 'R-1' } });
+    await command({ do: 'add-part', entry: { kind: 'fitting', part: { ends: ['an6 m', 'an12 m'].map(parseConnector), code: 'R-1' } } });
     await look();
     await shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
     await look();
@@ -54,8 +62,9 @@ describe('the catalogue in the database', () => {
 
   it('keeps what two people do to one part apart: the second is told', async () => {
     const { body } = await shop.ask(shopContracts.readPart, { params: { part: 'one' } });
-    const { id: _, ...fields } = body.fitting;
-    const edit = (name: string) => command({ do: 'edit-part', id: 'one', version: body.version, part: { ...fields, name } });
+    const { row } = body;
+    const edit = (name: string) =>
+      command({ do: 'edit-part', id: 'one', version: row.version, entry: { kind: 'fitting', part: { ...(row.part as Fitting), name } } });
     const answers = await Promise.all([edit('first'), edit('second')]);
     expect(answers.map((a) => a.status).sort()).toEqual([200, 409]);
   });

@@ -1,4 +1,4 @@
-import { shopContracts, type ColumnMapping } from '@gewinde/core';
+import { shopContracts, type ColumnMapping, type PartSection } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { startTestApp, type TestApp } from '../../test/test-app.js';
 
@@ -31,7 +31,7 @@ describe('a supplier list', () => {
     expect((await take(LIST, mapping)).body).toMatchObject({ label: 'Import a list: 3 new, 0 changed', put: [{}, {}, {}] });
     expect((await fittings()).find((f) => f.code === 'TW-2')).toMatchObject({ kind: 'tee', priceMinor: 1800, shelf: 0, leadDays: 5 });
     const dearer = LIST.replace('12,40 €', '13,00 €');
-    expect((await take(dearer, mapping)).body.put).toMatchObject([{ type: 'part', row: { version: 2, fitting: { priceMinor: 1300 } } }]);
+    expect((await take(dearer, mapping)).body.put).toMatchObject([{ type: 'part', row: { version: 2, part: { priceMinor: 1300 } } }]);
     const prices = 'code,price\nTW-3,5.00';
     expect((await take(prices, { code: 0, priceMinor: 1 })).body.put).toHaveLength(1);
     expect((await fittings()).find((f) => f.code === 'TW-3')).toMatchObject({ priceMinor: 500, shelf: 12, name: 'Plug' });
@@ -72,7 +72,7 @@ describe('a supplier list', () => {
   });
 
   it('comes out as it would go in', async () => {
-    const csv = (await shop.call('GET', '/api/catalogue/fittings.csv')).text;
+    const csv = (await shop.call('GET', '/api/catalogue/parts.csv')).text;
     const { body } = await preview(csv);
     expect(body.counts).toMatchObject({ added: 0, changed: 0, errors: 0 });
     expect(body.counts.unchanged).toBeGreaterThan(900);
@@ -81,8 +81,31 @@ describe('a supplier list', () => {
   it('disarms what a spreadsheet would take for a formula, and knows it again', async () => {
     const csv = 'code,name,ends\n=1+1,"=HYPERLINK(""x"")",an6 m + an8 m';
     await take(csv, { code: 0, name: 1, ends: 2 });
-    const out = (await shop.call('GET', '/api/catalogue/fittings.csv')).text;
+    const out = (await shop.call('GET', '/api/catalogue/parts.csv')).text;
     expect(out).toContain(`'=1+1`);
     expect((await preview(out)).body.counts).toMatchObject({ added: 0, changed: 0, errors: 0 });
+  });
+
+  it('of another section goes the same way: hoses, hose ends and seals come in, change prices, and come out as they would go in', async () => {
+    const rings = 'size;inside diameter;cord;compound;name;price\n12 × 2;12;2;FKM;O-ring FKM 12 × 2;0,80\nodd;12;wide;fkm;Odd;0,80';
+    const look = (csv: string, section: PartSection) => shop.ask(shopContracts.previewList, { body: { csv, section } });
+    const { body } = await look(rings, 'o-ring');
+    expect(body.counts).toMatchObject({ added: 1, errors: 1 });
+    expect(body.added).toEqual([{ name: 'O-ring FKM 12 × 2', says: '12 × 2 · 12 · 2 · fkm', priceMinor: 80 }]);
+    expect(body.errors).toMatchObject([{ line: 3, column: 'cord mm' }]);
+    const good = rings.split('\n').slice(0, 2).join('\n');
+    const taken = await shop.ask(shopContracts.importList, {
+      body: { key: randomUUID(), csv: good, section: 'o-ring', mapping: body.mapping },
+    });
+    expect(taken.body).toMatchObject({ label: 'Import a list: 1 new, 0 changed', put: [{ row: { kind: 'supply', origin: 'import' } }] });
+    for (const section of ['o-ring', 'hose', 'hose end', 'sealant', 'clamp'] as const) {
+      const out = (await shop.call('GET', `/api/catalogue/parts.csv?section=${encodeURIComponent(section)}`)).text;
+      const { counts } = (await look(out, section)).body;
+      expect([section, counts.errors, counts.added, counts.changed, counts.unchanged > 2]).toEqual([section, 0, 0, 0, true]);
+    }
+    const dearer = await look('name,price a metre\nNew hose,12.00', 'hose');
+    expect(dearer.body.errors[0]!.message).toMatch(/does not say: construction, size, sixteenths, bore/);
+    const prices = await look('id,price a metre\nhose-ptfe-6,19.90', 'hose');
+    expect(prices.body.counts).toMatchObject({ changed: 1, errors: 0 });
   });
 });

@@ -1,10 +1,21 @@
 import {
+  entriesIn,
+  fieldsOf,
+  formatConnector,
   guessColumns,
+  guessPlainColumns,
+  headOf,
   readParts,
+  readPlainList,
+  sectionOf,
   writeParts as partList,
-  type CataloguePart,
-  type ColumnMapping,
+  writtenField,
+  writePlainList,
+  type Fitting,
+  type LineError,
   type ListPreview,
+  type PartEntry,
+  type PartSection,
   type ShopChange,
 } from '@gewinde/core';
 import { CsvError, parse } from 'csv-parse/sync';
@@ -17,42 +28,85 @@ import { changeRows } from '../history/change-rows.js';
 import { asShopChange, type Sender } from '../history/change.js';
 import { readCatalogue } from './catalogue-store.js';
 
+type Mapping = Readonly<Record<string, number>>;
+
 /** Most lines of one list. */
 export const MOST_LINES = 20_000;
 /** Lines and errors shown in a preview. */
 const SHOWN = 50;
 
+interface Read {
+  readonly added: readonly PartEntry[];
+  readonly changed: readonly PartEntry[];
+  readonly unchanged: number;
+  readonly errors: readonly LineError[];
+}
+
+/** The lines of a list as parts of its section. */
+async function readList(db: Knex, rows: readonly string[][], section: PartSection, mapping: Mapping): Promise<Read> {
+  const catalogue = await readCatalogue(db);
+  if (section !== 'fitting') return readPlainList(rows, mapping, section, entriesIn(catalogue, section));
+  const { added, changed, ...rest } = readParts(rows, mapping, catalogue.fittings);
+  const entry = (part: Fitting): PartEntry => ({ kind: 'fitting', part });
+  return { added: added.map(entry), changed: changed.map(entry), ...rest };
+}
+
 /** What a list would do to the catalogue, without doing it. @throws {AppError} list-unreadable */
-export async function previewList(db: Knex, csv: string, mapping?: ColumnMapping): Promise<ListPreview> {
+export async function previewList(db: Knex, csv: string, section: PartSection = 'fitting', mapping?: Mapping): Promise<ListPreview> {
   const { headings, rows } = readCsv(csv);
-  const used = mapping ?? guessColumns(headings);
-  const read = readParts(rows, used, (await readCatalogue(db)).fittings);
+  const used = mapping ?? (section === 'fitting' ? guessColumns(headings) : guessPlainColumns(headings, section));
+  const read = await readList(db, rows, section, used);
   return {
     headings,
     sample: rows.slice(0, 5),
     lines: rows.length,
     mapping: used,
-    added: read.added.slice(0, SHOWN),
-    changed: read.changed.slice(0, SHOWN),
+    added: read.added.slice(0, SHOWN).map(listed),
+    changed: read.changed.slice(0, SHOWN).map(listed),
     counts: { added: read.added.length, changed: read.changed.length, unchanged: read.unchanged, errors: read.errors.length },
     errors: read.errors.slice(0, SHOWN),
   };
 }
 
+/** A part as a preview shows it: by its ends, or by the figures of its kind. */
+function listed(entry: PartEntry): ListPreview['added'][number] {
+  const { name, code, priceMinor } = headOf(entry);
+  const ends =
+    entry.kind === 'fitting'
+      ? entry.part.ends.map(formatConnector)
+      : entry.kind === 'hose end'
+        ? [formatConnector(entry.part.connector)]
+        : [];
+  const says = fieldsOf(sectionOf(entry)).flatMap((field) => writtenField(entry, field) || []);
+  return {
+    name,
+    ...(code ? { code } : {}),
+    says: [...ends, ...says].join(entry.kind === 'fitting' ? ' + ' : ' · '),
+    ...(priceMinor === undefined ? {} : { priceMinor }),
+  };
+}
+
 /** Takes a list in, all of it or nothing. @throws {AppError} list-unreadable, list-errors */
-export async function importList(db: Knex, csv: string, mapping: ColumnMapping, sender: Sender): Promise<ShopChange> {
+export async function importList(db: Knex, csv: string, section: PartSection, mapping: Mapping, sender: Sender): Promise<ShopChange> {
   const { rows } = readCsv(csv);
   const change = await changeRows(db, 'shop', sender, async (trx) => {
-    const read = readParts(rows, mapping, (await readCatalogue(trx)).fittings);
+    const read = await readList(trx, rows, section, mapping);
     const first = read.errors[0];
     if (first)
       throw new AppError('list-errors', `Line ${first.line}: ${first.message} Nothing was taken in.`, { field: first.column ?? 'csv' });
-    const ids = read.changed.map((f) => f.id);
-    const locked = await lockRows(trx, 'part', ids);
-    const before = [...locked.values()];
-    const row = (fitting: CataloguePart['fitting']): Entity => ({
+    const locked = await lockRows(
+      trx,
+      'part',
+      [...read.changed, ...read.added].map(({ part }) => part.id),
+    );
+    const taken = read.added.find(({ part }) => locked.has(part.id));
+    if (taken)
+      throw new AppError('list-errors', `The id "${taken.part.id}" belongs to another kind of part. Nothing was taken in.`, {
+        field: 'id',
+      });
+    const row = (entry: PartEntry): Entity => ({
       type: 'part',
-      row: { id: fitting.id, fitting, version: (locked.get(fitting.id)?.version ?? 0) + 1, origin: 'import' },
+      row: { id: entry.part.id, version: (locked.get(entry.part.id)?.version ?? 0) + 1, origin: 'import', ...entry },
     });
     const made = read.added.map(row);
     const changed = read.changed.map(row);
@@ -64,16 +118,23 @@ export async function importList(db: Knex, csv: string, mapping: ColumnMapping, 
     });
     return {
       label: `Import a list: ${made.length} new, ${changed.length} changed`,
-      before: before.map((part): Entity => ({ type: 'part', row: part })),
+      before: [...locked.values()].map((part): Entity => ({ type: 'part', row: part })),
       after: [...made, ...changed],
     };
   });
   return asShopChange(change);
 }
 
-/** The catalogue as CSV, without the retired parts; cells that a spreadsheet would take for a formula are disarmed. */
-export async function exportList(db: Knex): Promise<string> {
-  const { headings, rows } = partList((await readCatalogue(db)).fittings.filter((f) => !f.retired));
+/** A section of the catalogue as CSV, without the retired parts; cells that a spreadsheet would take for a formula are disarmed. */
+export async function exportList(db: Knex, section: PartSection = 'fitting'): Promise<string> {
+  const catalogue = await readCatalogue(db);
+  const { headings, rows } =
+    section === 'fitting'
+      ? partList(catalogue.fittings.filter((f) => !f.retired))
+      : writePlainList(
+          entriesIn(catalogue, section).filter(({ part }) => !part.retired),
+          section,
+        );
   return stringify([headings, ...rows], { bom: true, escape_formulas: true, record_delimiter: 'windows' });
 }
 

@@ -1,4 +1,4 @@
-import { checkFitting, newPart, usualWeights, type CataloguePart, type Fitting, type ShopCommand, type ShopCommandOf } from '@gewinde/core';
+import { checkPart, newPart, usualWeights, type CataloguePart, type PartEntry, type ShopCommand, type ShopCommandOf } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { fromJson } from '../database/from-json.js';
 import { lockRows, writeRows } from '../database/write-rows.js';
@@ -28,40 +28,56 @@ function run(trx: Knex.Transaction, command: ShopCommand): Promise<Written> {
   }
 }
 
-/** A part of the shop's own. What is not said follows from its ends. @throws {AppError} part-unsound, part-taken, code-taken */
-async function addPart(trx: Knex.Transaction, { part }: ShopCommandOf<'add-part'>): Promise<Written> {
-  const { code, ...given } = part;
-  // proportions can only be worked out for ends that are known
-  sound({ ...part, id: part.id ?? 'new', name: part.name ?? 'new' });
-  const fitting = newPart({ ...given, ...(code ? { code: code.trim() } : {}) });
-  if (!fitting) throw new AppError('part-unsound', 'A part needs its ends.', { field: 'ends' });
-  sound(fitting);
-  const { id } = fitting;
+/** A part of the shop's own. Of a fitting, what is not said follows from its ends. @throws {AppError} part-unsound, part-taken, code-taken */
+async function addPart(trx: Knex.Transaction, { entry: given }: ShopCommandOf<'add-part'>): Promise<Written> {
+  const entry = given.kind === 'fitting' ? newFitting(given.part) : tidied(given);
+  sound(entry);
+  const { id, name } = entry.part;
   if ((await lockRows(trx, 'part', [id])).has(id))
     throw new AppError('part-taken', `The catalogue has "${id}" already. Give this one a code of its own, or edit that one.`, {
       field: 'id',
     });
-  await codeIsFree(trx, fitting);
-  const row: CataloguePart = { id, fitting, version: 1, origin: 'own' };
+  await codeIsFree(trx, entry);
+  const row: CataloguePart = { id, version: 1, origin: 'own', ...entry };
   await writeRows(trx, { made: [{ type: 'part', row }], changed: [], gone: [] }).catch((error: unknown) => {
     if ((error as { code?: string }).code === 'ER_DUP_ENTRY') throw new AppError('part-taken', undefined, { field: 'id' });
     throw error;
   });
-  return { label: `Add ${fitting.name}`, before: [], after: [{ type: 'part', row }] };
+  return { label: `Add ${name}`, before: [], after: [{ type: 'part', row }] };
 }
 
 /** @throws {AppError} not-found, conflict (with the part as it stands), part-unsound, code-taken */
-async function editPart(trx: Knex.Transaction, { id, version, part }: ShopCommandOf<'edit-part'>): Promise<Written> {
-  const fitting: Fitting = { ...part, id };
-  sound(fitting);
+async function editPart(trx: Knex.Transaction, { id, version, entry: given }: ShopCommandOf<'edit-part'>): Promise<Written> {
   const before = (await lockRows(trx, 'part', [id])).get(id);
   if (!before) throw new AppError('not-found', 'This part is not in the catalogue.');
+  if (before.kind !== given.kind || given.part.id !== id) throw new AppError('part-unsound', 'A part stays what it is.', { field: 'kind' });
+  // a shelf that was counted is empty, not unknown
+  const counted = before.part.shelf !== undefined && given.part.shelf === undefined ? { shelf: 0 } : {};
+  const entry = tidied({ ...given, part: { ...given.part, ...counted } } as PartEntry);
+  sound(entry);
   if (before.version !== version) throw new AppError('conflict', undefined, { current: before });
-  await codeIsFree(trx, fitting);
-  const row: CataloguePart = { id, fitting, version: version + 1, origin: 'own' };
+  await codeIsFree(trx, entry);
+  const row: CataloguePart = { id, version: version + 1, origin: 'own', ...entry };
   await writeRows(trx, { made: [], changed: [{ type: 'part', row }], gone: [] });
-  const label = fitting.retired === before.fitting.retired ? 'Edit' : fitting.retired ? 'Take out' : 'Put back';
-  return { label: `${label} ${before.fitting.name}`, before: [{ type: 'part', row: before }], after: [{ type: 'part', row }] };
+  const retired = entry.part.retired ?? false;
+  const label = retired === (before.part.retired ?? false) ? 'Edit' : retired ? 'Take out' : 'Put back';
+  return { label: `${label} ${before.part.name}`, before: [{ type: 'part', row: before }], after: [{ type: 'part', row }] };
+}
+
+type NewFitting = Extract<ShopCommandOf<'add-part'>['entry'], { kind: 'fitting' }>['part'];
+
+/** Proportions can only be worked out for ends that are known. */
+function newFitting(given: NewFitting): PartEntry {
+  const { code, ...rest } = given;
+  sound({ kind: 'fitting', part: { ...given, id: given.id ?? 'new', name: given.name ?? 'new' } });
+  const part = newPart({ ...rest, ...(code ? { code: code.trim() } : {}) });
+  if (!part) throw new AppError('part-unsound', 'A part needs its ends.', { field: 'ends' });
+  return { kind: 'fitting', part };
+}
+
+function tidied(entry: PartEntry): PartEntry {
+  const { code } = entry.part;
+  return code === undefined ? entry : ({ ...entry, part: { ...entry.part, code: code.trim() } } as PartEntry);
 }
 
 /** @throws {AppError} conflict, with the weights as they stand */
@@ -79,15 +95,19 @@ async function setWeights(trx: Knex.Transaction, { version, weights }: ShopComma
   };
 }
 
-function sound(fitting: Fitting): void {
-  const problem = checkFitting(fitting)[0];
+function sound(entry: PartEntry): void {
+  const problem = checkPart(entry)[0];
   if (problem) throw new AppError('part-unsound', problem.message, { field: problem.field });
 }
 
-async function codeIsFree(trx: Knex.Transaction, { id, code }: Fitting): Promise<void> {
+async function codeIsFree(trx: Knex.Transaction, { part: { id, code } }: PartEntry): Promise<void> {
   if (!code) return;
-  const owner: { data: unknown } | undefined = await trx('fittings').where({ code }).whereNot({ id }).first('data');
+  const owner: { data: unknown } | undefined = await trx('offers')
+    .join('parts', 'parts.id', 'offers.part_id')
+    .where({ code })
+    .whereNot({ part_id: id })
+    .first('parts.data');
   if (!owner) return;
-  const { name } = fromJson<Fitting>(owner.data);
+  const { name } = fromJson<{ name: string }>(owner.data);
   throw new AppError('code-taken', `The code "${code}" belongs to ${name}.`, { field: 'code' });
 }

@@ -1,6 +1,7 @@
 import { entities, type CataloguePart, type EntityType, type JobEntities, type Line, type Port, type WeightsRow } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { fromJson } from './from-json.js';
+import { listPartRows } from './part-rows.js';
 
 /** The rows of each type, as the app works on them. Each has an id and a version. */
 export type Rows = JobEntities & { part: CataloguePart; weights: WeightsRow };
@@ -19,7 +20,8 @@ interface Table<T> {
   readonly fromColumns: (columns: Columns) => T;
 }
 
-export const tables: { [T in EntityType]: Table<Rows[T]> } = {
+/** Parts are kept in several tables: `part-rows.ts`. */
+export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
   job: {
     table: 'jobs',
     key: 'id',
@@ -84,6 +86,7 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
       job_id: jobId,
       port_a: portA,
       port_b: portB,
+      fluid: line.fluid ?? null,
       pieces: JSON.stringify(pieces),
       ways: JSON.stringify(ways),
       checked: checked ? JSON.stringify(checked) : null,
@@ -95,6 +98,7 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
       number: c['number'] as number,
       name: c['name'] as string,
       service: c['service'] as Rows['line']['service'],
+      ...(c['fluid'] ? { fluid: c['fluid'] as NonNullable<Line['fluid']> } : {}),
       portA: c['port_a'] as string,
       portB: c['port_b'] as string,
       pieces: fromJson<Line['pieces']>(c['pieces']),
@@ -104,25 +108,6 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
       note: c['note'] as string,
       order: c['order'] as number,
       version: c['version'] as number,
-    }),
-  },
-  part: {
-    table: 'fittings',
-    key: 'id',
-    order: 'position',
-    toColumns: ({ id, fitting, version, origin }) => ({
-      id,
-      data: JSON.stringify(fitting),
-      origin,
-      version,
-      code: fitting.code ?? null,
-      retired: fitting.retired ?? false,
-    }),
-    fromColumns: (c) => ({
-      id: c['id'] as string,
-      fitting: fromJson<CataloguePart['fitting']>(c['data']),
-      version: c['version'] as number,
-      origin: c['origin'] as CataloguePart['origin'],
     }),
   },
   weights: {
@@ -142,7 +127,8 @@ export const tables: { [T in EntityType]: Table<Rows[T]> } = {
 export const entityTypes = Object.keys(entities) as EntityType[];
 
 export async function listRows<T extends EntityType>(db: Knex, type: T, where: Columns): Promise<Rows[T][]> {
-  const { table, order, key, fromColumns } = tables[type];
+  if (type === 'part') return (await listPartRows(db, where)) as Rows[T][];
+  const { table, order, key, fromColumns } = tables[type as Exclude<T, 'part'>];
   const rows = (await db(table).where(where).orderBy(order).orderBy(key)) as Columns[];
-  return rows.map((columns) => fromColumns(columns));
+  return rows.map((columns) => fromColumns(columns) as Rows[T]);
 }

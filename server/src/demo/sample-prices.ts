@@ -1,4 +1,4 @@
-import { isPlain, standardFittings, standardHoseEnds, standardHoses, type Catalogue } from '@gewinde/core';
+import { isPlain, standardFittings, standardHoseEnds, standardHoses, standardSupplies, type Catalogue } from '@gewinde/core';
 
 const NOTE = 'sample data';
 
@@ -8,6 +8,17 @@ const SUPPLIERS = [
   { name: 'Saltmarsh Hydraulic (sample)', letters: 'SM', leadDays: [5, 7] },
   { name: 'Ninefold Parts (sample)', letters: 'NF', leadDays: [10, 14] },
 ] as const;
+
+/** What a piece costs about, minor units. Invented. */
+const SUPPLY_BASE: Readonly<Record<string, number>> = {
+  'o-ring': 60,
+  washer: 45,
+  gasket: 480,
+  clamp: 190,
+  sealant: 1450,
+  lubricant: 900,
+  cap: 35,
+};
 
 /**
  * The standard catalogue with invented prices, marked as sample data. A price grows with the metal of the part and a little with its
@@ -42,6 +53,17 @@ export function sampleCatalogue(): Catalogue {
       ),
       source: `${h.source}; price: ${NOTE}`,
     })),
+    supplies: standardSupplies().map((s) => {
+      const shelf = spread(`${s.id}.`) < 0.4 ? 2 + Math.round(spread(`${s.id}:`) * 18) : 0;
+      return {
+        ...s,
+        priceMinor: Math.max(10, price(s.id, SUPPLY_BASE[s.kind] ?? 300)),
+        supplier: SUPPLIERS[spread(`${s.id}/`) < 0.6 ? 1 : 2].name,
+        shelf,
+        leadDays: 3,
+        source: `${s.source}; price and stock: ${NOTE}`,
+      };
+    }),
     hoseEnds: standardHoseEnds().map((e) => ({
       ...e,
       ...(e.socketLengthMm > 0 ? { priceMinor: price(e.id, 480 + e.hexMm * 38 + (e.angleDeg ? 520 + e.angleDeg * 4 : 0)) } : {}),

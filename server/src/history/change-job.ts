@@ -9,8 +9,7 @@ import {
   type JobDocument,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { findFittings } from '../catalogue/catalogue-lookup.js';
-import { readHoses } from '../catalogue/catalogue-store.js';
+import { findParts } from '../catalogue/catalogue-lookup.js';
 import type { Entity } from '../database/entities.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
@@ -43,7 +42,7 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
 /** The fittings that the commands and the lines of the job name, and all hoses and ends there are. */
 async function knownParts(trx: Knex, commands: readonly Command[], { lines }: JobDocument): Promise<Catalogue> {
   const named = [...fittingIds(commands), ...wishedIds(commands), ...lines.flatMap(fittingsNamed)];
-  return { fittings: [...(await findFittings(trx, named)).values()], ...(await readHoses(trx)) };
+  return findParts(trx, named);
 }
 
 /** Ids of parts that a way is to be found with. */

@@ -2,7 +2,7 @@ import type { EntityType } from '@gewinde/core';
 import type { Knex } from 'knex';
 import type { Entity } from '../database/entities.js';
 import { fromJson } from '../database/from-json.js';
-import { pieces } from '../database/write-rows.js';
+import { pieces } from '../database/pieces.js';
 import { scopeName, type Change, type Scope, type Sender, type Written } from './change.js';
 import { EVENT_SCHEMA, upcast } from './upcasters.js';
 

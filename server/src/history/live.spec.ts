@@ -61,7 +61,9 @@ describe('the live stream', () => {
       ],
       code: 'LIVE-1',
     };
-    const { body } = await server.ask(shopContracts.changeShop, { body: { key: randomUUID(), commands: [{ do: 'add-part', part }] } });
+    const { body } = await server.ask(shopContracts.changeShop, {
+      body: { key: randomUUID(), commands: [{ do: 'add-part', entry: { kind: 'fitting' as const, part } }] },
+    });
     expect((await listening).messages).toEqual([{ scope: 'shop', change: body }]);
   });
 

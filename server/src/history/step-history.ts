@@ -78,8 +78,14 @@ function cannot({ label }: StoredEvent, direction: 'undo' | 'redo', why: string)
   return new AppError('cannot-undo', `"${label}" cannot be ${direction === 'undo' ? 'undone' : 'done again'}: ${why}.`);
 }
 
-/** What a row says, without the version and the time; in an order of its own, as JSON columns keep none. */
+/** What a row says, without the version and the time; in an order of its own, as tables keep none. An empty shelf is one that was never counted. */
 function content(row: Entity['row']): string {
-  const entries = Object.entries(row).filter(([key]) => key !== 'version' && key !== 'updatedAt');
-  return JSON.stringify(entries.sort(([a], [b]) => a.localeCompare(b)));
+  const sorted = (value: unknown): unknown => {
+    if (Array.isArray(value)) return value.map(sorted);
+    if (typeof value !== 'object' || value === null) return value;
+    const entries = Object.entries(value).filter(([key, v]) => v !== undefined && !(key === 'shelf' && v === 0));
+    return entries.sort(([a], [b]) => a.localeCompare(b)).map(([key, v]) => [key, sorted(v)]);
+  };
+  const { version: _version, updatedAt: _at, ...said } = row as Entity['row'] & { updatedAt?: string };
+  return JSON.stringify(sorted(said));
 }

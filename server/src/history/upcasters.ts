@@ -1,7 +1,7 @@
 import { pathOfEnds, type EntityType, type OldLine } from '@gewinde/core';
 
 /** The version of the rows' shape that events are written in. */
-export const EVENT_SCHEMA = 2;
+export const EVENT_SCHEMA = 3;
 
 type Row = Record<string, unknown>;
 /** Brings a row of an event from the version before to its own: the same as the migration of that time did to the tables. */
@@ -15,6 +15,12 @@ const upcasters: Readonly<Record<number, Upcaster>> = {
     const { position, ...rest } = row;
     const ordered = { ...rest, ...(position === undefined ? {} : { order: position }) };
     return type === 'line' && 'endA' in row ? lineAsPath(ordered as unknown as OldLineRow) : ordered;
+  },
+  // parts of every kind are told alike; before, there were fittings alone
+  3: (type, row) => {
+    if (type !== 'part' || !('fitting' in row)) return row;
+    const { fitting, ...rest } = row;
+    return { ...rest, kind: 'fitting', part: fitting };
   },
 };
 

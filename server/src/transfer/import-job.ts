@@ -1,7 +1,7 @@
-import { documentOfFile, readJobFile, type JobSummary } from '@gewinde/core';
+import { documentOfFile, entriesOf, readJobFile, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { addHoses, missingParts, readCatalogue } from '../catalogue/catalogue-store.js';
+import { missingParts, readCatalogue } from '../catalogue/catalogue-store.js';
 import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { writeRows } from '../database/write-rows.js';
@@ -25,9 +25,8 @@ export async function importJob(db: Knex, value: unknown, sender: Sender): Promi
     const wanted = read.file.job.number;
     const number = await freeNumber(trx, wanted);
     const document = documentOfFile(read, { number, updatedAt: new Date().toISOString(), newId: randomUUID });
-    const { fittings, ...hoses } = read.file.parts;
-    const parts = (await missingParts(trx, fittings, 'import')).map((row): Entity => ({ type: 'part', row }));
-    await addHoses(trx, hoses, 'import');
+    const brought = entriesOf({ ...read.file.parts, supplies: [] });
+    const parts = (await missingParts(trx, brought, 'import')).map((row): Entity => ({ type: 'part', row }));
     await writeRows(trx, { made: [...rowsOfDocument(document), ...parts], changed: [], gone: [] });
     if (parts.length > 0) await recordEvent(trx, 'shop', 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
     const summary = summarise(document, await readCatalogue(trx));

@@ -17,7 +17,7 @@ describe('Api', () => {
 
   it('makes each request by its contract, and names the tab', () => {
     api.call(shopContracts.readPart, { params: { part: 'an6m+npt1/8f' } }).subscribe();
-    const { request } = http.expectOne('/api/catalogue/fittings/an6m%2Bnpt1%2F8f');
+    const { request } = http.expectOne('/api/catalogue/parts/an6m%2Bnpt1%2F8f');
     expect([request.method, request.headers.get('x-gewinde-client')]).toEqual(['GET', TestBed.inject(Seat).id]);
     api.call(jobContracts.listJobs, { query: { archived: 'true' } }).subscribe();
     http.expectOne('/api/jobs?archived=true');

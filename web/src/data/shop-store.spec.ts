@@ -19,7 +19,7 @@ const change = (more: Partial<ShopChange>): ShopChange => ({
   ...more,
 });
 const put = (fitting: Fitting, version = 1): ShopChange['put'] => [
-  { type: 'part', row: { id: fitting.id, fitting, version, origin: 'own' } },
+  { type: 'part', row: { id: fitting.id, version, origin: 'own', kind: 'fitting', part: fitting } },
 ];
 
 describe('what all jobs share', () => {
@@ -27,7 +27,7 @@ describe('what all jobs share', () => {
     const { http } = await openSampleJob();
     const shop = TestBed.inject(ShopStore);
     const has = () => shop.catalogue()!.fittings.find((f) => f.id === 'own-1')?.name;
-    const adding = firstValueFrom(shop.change({ do: 'add-part', part }));
+    const adding = firstValueFrom(shop.change({ do: 'add-part', entry: { kind: 'fitting', part } }));
     http.expectOne('/api/shop/changes').flush(change({ id: 4, put: put(part) }));
     await adding;
     expect(has()).toBe('Own');

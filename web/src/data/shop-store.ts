@@ -1,13 +1,15 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import {
+  catalogueOf,
   newsOf,
   shopContracts,
   usualWeights,
   type AnswerOf,
   type Catalogue,
-  type ColumnMapping,
-  type Fitting,
+  type ListPreview,
+  type PartEntry,
+  type PartSection,
   type Progress,
   type ShopChange,
   type ShopCommand,
@@ -72,8 +74,8 @@ export class ShopStore {
     return this.send((key) => this.api.call(shopContracts.undoShop, { body: { key } }));
   }
 
-  importList(csv: string, mapping: ColumnMapping): Observable<ShopChange> {
-    return this.send((key) => this.api.call(shopContracts.importList, { body: { key, csv, mapping } }));
+  importList(csv: string, section: PartSection, mapping: ListPreview['mapping']): Observable<ShopChange> {
+    return this.send((key) => this.api.call(shopContracts.importList, { body: { key, csv, section, mapping } }));
   }
 
   /** Takes a change in: the answer to one's own command, or what the stream tells. */
@@ -81,14 +83,11 @@ export class ShopStore {
     const shop = this.state.value;
     if (!shop) return;
     const { put, removed, progress } = newsOf(shop, change, inOrder);
-    const parts = put.flatMap((entity) => (entity.type === 'part' ? [entity.row.fitting] : []));
+    const parts = put.flatMap((entity): PartEntry[] => (entity.type === 'part' ? [entity.row] : []));
     const weights = put.findLast((entity) => entity.type === 'weights')?.row;
     const unset = removed.some((row) => row.type === 'weights') ? noWeights : undefined;
     const gone = removed.flatMap((row) => (row.type === 'part' ? [row.id] : []));
-    const catalogue =
-      parts.length > 0 || gone.length > 0
-        ? { ...shop.catalogue, fittings: withParts(shop.catalogue.fittings, parts, gone) }
-        : shop.catalogue;
+    const catalogue = parts.length > 0 || gone.length > 0 ? withEntries(shop.catalogue, parts, gone) : shop.catalogue;
     this.state.next({ ...progress, catalogue, weights: weights ?? unset ?? shop.weights });
     if (put.length > 0 || removed.length > 0) this.changes.next(change);
   }
@@ -112,10 +111,21 @@ function asRead({ at, weights, ...catalogue }: AnswerOf<typeof shopContracts.rea
   return { catalogue, weights, at, ahead: new Map() };
 }
 
-/** Parts at their places, new ones last. */
-function withParts(fittings: readonly Fitting[], parts: readonly Fitting[], gone: readonly string[]): Fitting[] {
-  const next = new Map(parts.map((part) => [part.id, part]));
+/** Parts at their places, new ones last; lists in which nothing has changed stay the same. */
+function withEntries(catalogue: Catalogue, entries: readonly PartEntry[], gone: readonly string[]): Catalogue {
+  const put = catalogueOf(entries);
+  return {
+    fittings: withParts(catalogue.fittings, put.fittings, gone),
+    hoses: withParts(catalogue.hoses, put.hoses, gone),
+    hoseEnds: withParts(catalogue.hoseEnds, put.hoseEnds, gone),
+    supplies: withParts(catalogue.supplies, put.supplies, gone),
+  };
+}
+
+function withParts<P extends { readonly id: string }>(list: readonly P[], parts: readonly P[], gone: readonly string[]): readonly P[] {
   const left = new Set(gone);
-  const known = new Set(fittings.map((f) => f.id));
-  return [...fittings.filter((f) => !left.has(f.id)).map((f) => next.get(f.id) ?? f), ...parts.filter((part) => !known.has(part.id))];
+  if (parts.length === 0 && !list.some((p) => left.has(p.id))) return list;
+  const next = new Map(parts.map((part) => [part.id, part]));
+  const known = new Set(list.map((p) => p.id));
+  return [...list.filter((p) => !left.has(p.id)).map((p) => next.get(p.id) ?? p), ...parts.filter((part) => !known.has(part.id))];
 }

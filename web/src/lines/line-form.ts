@@ -2,7 +2,16 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { Router } from '@angular/router';
-import { serviceById, services, type AssembledLine, type AssembledPiece, type Line, type Remedy } from '@gewinde/core';
+import {
+  fluidIds,
+  serviceById,
+  services,
+  type FluidId,
+  type AssembledLine,
+  type AssembledPiece,
+  type Line,
+  type Remedy,
+} from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { type Choice, ChoiceField } from '../shared/choice-field';
@@ -31,6 +40,12 @@ export class LineForm {
   protected readonly line = computed(() => this.assembled().line);
   protected readonly service = computed(() => serviceById(this.line().service));
   protected readonly services: readonly Choice<Line['service']>[] = services.map(({ id, name }) => ({ value: id, name }));
+  /** Asked where the service alone does not say it. */
+  protected readonly asksFluid = computed(() => ['fuel', 'other'].includes(this.line().service) || this.line().fluid !== undefined);
+  protected readonly fluids = computed((): Choice<FluidId | null>[] => [
+    { value: null, name: this.line().service === 'other' ? 'not said' : `as usual: ${this.service().fluid}` },
+    ...fluidIds.map((fluid) => ({ value: fluid, name: fluid })),
+  ]);
   /** Which of its hoses is shown. */
   private readonly chosenPiece = signal<string | null>(null);
   protected readonly piece = computed((): AssembledPiece | undefined => {
@@ -47,11 +62,12 @@ export class LineForm {
     new FormGroup({
       name: new FormControl('', { nonNullable: true, validators: [(c) => Validators.required(c), Validators.pattern(/\S/)] }),
       service: new FormControl<Line['service']>('other', { nonNullable: true }),
+      fluid: new FormControl<FluidId | null>(null),
       portA: new FormControl('', { nonNullable: true }),
       portB: new FormControl('', { nonNullable: true }),
     }),
     this.line,
-    (line) => ({ name: line.name, service: line.service, portA: line.portA, portB: line.portB }),
+    (line) => ({ name: line.name, service: line.service, fluid: line.fluid ?? null, portA: line.portA, portB: line.portB }),
     (line, set, version) => this.store.edit('line', line.id, set, version),
     (id) => this.store.versionOf('line', id),
   );

@@ -1,5 +1,24 @@
-import { ChangeDetectionStrategy, Component, computed, effect, forwardRef, input, signal, untracked } from '@angular/core';
-import { type ControlValueAccessor, NG_VALIDATORS, NG_VALUE_ACCESSOR, type ValidationErrors, type Validator } from '@angular/forms';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type DoCheck,
+  effect,
+  forwardRef,
+  inject,
+  Injector,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import {
+  type ControlValueAccessor,
+  NG_VALIDATORS,
+  NG_VALUE_ACCESSOR,
+  NgControl,
+  type ValidationErrors,
+  type Validator,
+} from '@angular/forms';
 import {
   formatBoth,
   formatQuantity,
@@ -78,7 +97,7 @@ let inputs = 0;
     }
   `,
 })
-export class QuantityInput implements ControlValueAccessor, Validator {
+export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
   readonly label = input.required<string>();
   readonly kind = input<QuantityKind>('length');
   readonly system = input<UnitSystem>('metric');
@@ -94,13 +113,16 @@ export class QuantityInput implements ControlValueAccessor, Validator {
   protected readonly id = `quantity${++inputs}`;
   protected readonly value = signal<number | null>(null);
   protected readonly text = signal('');
-  protected readonly problem = signal<string | null>(null);
+  private readonly unread = signal<string | null>(null);
+  private readonly refused = signal<string | null>(null);
+  protected readonly problem = computed(() => this.unread() ?? this.refused());
   protected readonly disabled = signal(false);
   protected readonly inside = signal(false);
   protected readonly other = computed(() => {
     const value = this.value();
     return value === null ? null : formatBoth(value, this.kind(), this.system(), this.format());
   });
+  private readonly injector = inject(Injector);
   private changed: (value: number | null) => void = () => undefined;
   private touched: () => void = () => undefined;
   private revalidate: () => void = () => undefined;
@@ -112,6 +134,12 @@ export class QuantityInput implements ControlValueAccessor, Validator {
       this.system();
       untracked(() => this.underWay || this.restore());
     });
+  }
+
+  /** A refusal that the form puts here is said here. */
+  ngDoCheck(): void {
+    const refused: unknown = this.injector.get(NgControl, null, { self: true, optional: true })?.control?.getError('refused');
+    this.refused.set(typeof refused === 'string' ? refused : null);
   }
 
   writeValue(value: number | null): void {
@@ -136,8 +164,8 @@ export class QuantityInput implements ControlValueAccessor, Validator {
   }
 
   validate(): ValidationErrors | null {
-    const problem = this.problem();
-    return problem === null ? null : { quantity: problem };
+    const unread = this.unread();
+    return unread === null ? null : { quantity: unread };
   }
 
   protected typed(event: Event): void {
@@ -183,8 +211,8 @@ export class QuantityInput implements ControlValueAccessor, Validator {
   }
 
   private say(problem: string | null): void {
-    if (problem === this.problem()) return;
-    this.problem.set(problem);
+    if (problem === this.unread()) return;
+    this.unread.set(problem);
     this.revalidate();
   }
 

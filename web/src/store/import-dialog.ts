@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormArray, FormControl, ReactiveFormsModule } from '@angular/forms';
-import { endColumns, formatConnector, partColumns, shopContracts, type AnswerOf, type ColumnMapping } from '@gewinde/core';
+import { endColumns, partColumns, partSections, plainColumns, shopContracts, type AnswerOf, type PartSection } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
@@ -29,11 +29,14 @@ export class ImportDialog {
   protected readonly error = signal<string | null>(null);
   protected readonly busy = signal(false);
 
-  protected readonly columns: readonly Choice<string>[] = [
-    { value: '', name: 'left out' },
-    ...partColumns.map(({ id, name }) => ({ value: id, name })),
-    ...endColumns.map((name) => ({ value: name, name })),
-  ];
+  /** What the list is of. */
+  readonly section = signal<PartSection>('fitting');
+  protected readonly many = computed(() => partSections.find((s) => s.id === this.section())!.many);
+  protected readonly columns = computed((): Choice<string>[] => {
+    const section = this.section();
+    const known = section === 'fitting' ? [...partColumns, ...endColumns.map((name) => ({ id: name, name }))] : plainColumns(section);
+    return [{ value: '', name: 'left out' }, ...known.map(({ id, name }) => ({ value: id, name }))];
+  });
   /** For each heading of the file, the column it is taken for. */
   protected readonly taken = new FormArray<FormControl<string>>([]);
   protected readonly headings = computed(() =>
@@ -52,7 +55,7 @@ export class ImportDialog {
       mark,
       code: f.code ?? '',
       name: f.name,
-      ends: f.ends.map(formatConnector).join(' + '),
+      says: f.says,
       price: f.priceMinor === undefined ? '—' : (f.priceMinor / 100).toFixed(2),
     });
     return [...p.added.slice(0, 8).map(row('new')), ...p.changed.slice(0, 8).map(row('changed'))];
@@ -77,7 +80,7 @@ export class ImportDialog {
     const pairs = this.taken.controls.flatMap((control, i) =>
       control.value === '' || (i !== at && control.value === id) ? [] : [[control.value, i]],
     );
-    await this.look(Object.fromEntries(pairs) as ColumnMapping);
+    await this.look(Object.fromEntries(pairs) as ListPreview['mapping']);
   }
 
   protected async take(): Promise<void> {
@@ -85,15 +88,17 @@ export class ImportDialog {
     if (!p) return;
     const { added, changed } = p.counts;
     await this.work(async () => {
-      await firstValueFrom(this.shop.importList(this.csv, p.mapping));
+      await firstValueFrom(this.shop.importList(this.csv, this.section(), p.mapping));
       this.modal.close({ added, changed });
     });
   }
 
-  private look(mapping?: ColumnMapping): Promise<void> {
+  private look(mapping?: ListPreview['mapping']): Promise<void> {
     return this.work(async () =>
       this.show(
-        await firstValueFrom(this.api.call(shopContracts.previewList, { body: { csv: this.csv, ...(mapping ? { mapping } : {}) } })),
+        await firstValueFrom(
+          this.api.call(shopContracts.previewList, { body: { csv: this.csv, section: this.section(), ...(mapping ? { mapping } : {}) } }),
+        ),
       ),
     );
   }

@@ -1,16 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
   connectorName,
+  fieldsOf,
+  figuresIn,
   fittingDrawing,
   formatConnector,
   formatQuantity,
+  headOf,
+  hoseDrawing,
+  hoseEndDrawing,
   kindOf,
+  partSections,
+  sectionOf,
+  type Fitting,
   type PartCard as Card,
+  type PartEntry,
   type QuantityKind,
 } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { Icon } from '../shared/icon';
+
+type Show = (value: number | undefined, kind: QuantityKind, decimals?: number) => string | undefined;
 
 const ORIGINS = { standard: 'from the standards', sample: 'sample data', import: "from a supplier's list", own: "the shop's own" } as const;
 
@@ -29,20 +40,65 @@ export class PartCard {
   readonly retire = output<boolean>();
   private readonly preferences = inject(Preferences);
 
-  protected readonly part = computed(() => this.card().fitting);
-  protected readonly kind = computed(() => kindOf(this.part()));
-  protected readonly origin = computed(() => ORIGINS[this.card().origin]);
-  protected readonly drawing = computed(() => fittingDrawing(this.part(), { width: 332, height: 176 }));
-  protected readonly ends = computed(() => this.part().ends.map((c) => ({ notation: formatConnector(c), words: connectorName(c) })));
+  private readonly entry = computed((): PartEntry => this.card().row);
+  protected readonly part = computed(() => this.entry().part);
+  protected readonly kind = computed(() => {
+    const entry = this.entry();
+    const section = sectionOf(entry);
+    return entry.kind === 'fitting' ? kindOf(entry.part) : partSections.find((s) => s.id === section)!.one;
+  });
+  protected readonly origin = computed(() => ORIGINS[this.card().row.origin]);
+  protected readonly drawing = computed(() => {
+    const entry = this.entry();
+    const size = { width: 332, height: 176 };
+    if (entry.kind === 'fitting') return fittingDrawing(entry.part, size);
+    if (entry.kind === 'hose') return hoseDrawing(entry.part, size);
+    return entry.kind === 'hose end' ? hoseEndDrawing(entry.part, undefined, size) : null;
+  });
+  protected readonly ends = computed(() => {
+    const entry = this.entry();
+    const connectors = entry.kind === 'fitting' ? entry.part.ends : entry.kind === 'hose end' ? [entry.part.connector] : [];
+    return connectors.map((c) => ({ notation: formatConnector(c), words: connectorName(c) }));
+  });
   protected readonly figures = computed(() => {
-    const p = this.part();
+    const entry = this.entry();
+    const head = headOf(entry);
     const show = (value: number | undefined, kind: QuantityKind, decimals = 1) =>
       value === undefined ? undefined : formatQuantity(value, kind, this.preferences.system(), { decimals, denominator: 64 });
+    const price =
+      head.priceMinor === undefined ? 'none given' : `€ ${(head.priceMinor / 100).toFixed(2)}${entry.kind === 'hose' ? ' a metre' : ''}`;
+    const buying: [string, string | undefined][] = [
+      ['Price', price],
+      ['Supplier', head.supplier],
+      ['Code', head.code],
+      ['On the shelf', head.shelf === undefined ? undefined : `${head.shelf}${entry.kind === 'hose' ? ' m' : ''}`],
+      ['Lead time', head.leadDays === undefined ? undefined : `${head.leadDays} days`],
+    ];
+    const rows = [...(entry.kind === 'fitting' ? this.ofFitting(entry.part, show) : this.ofFields(entry, show)), ...buying];
+    return rows
+      .flatMap(([name, value]) =>
+        value === undefined || value === '' ? [] : [{ name, value, wide: value.length > 14 || name.length > 16 }],
+      )
+      .sort((a, b) => Number(a.wide) - Number(b.wide));
+  });
+
+  /** Figures by the fields of the section. */
+  private ofFields(entry: PartEntry, show: Show): [string, string | undefined][] {
+    const figures = figuresIn(entry);
+    return fieldsOf(sectionOf(entry)).map(({ name, label, type }) => {
+      const value = figures[name];
+      const kind = ({ mm: 'length', bar: 'pressure', celsius: 'temperature' } as const)[type as 'mm'];
+      if (typeof value === 'number') return [label, kind ? show(value, kind, kind === 'length' ? 2 : 0) : String(value)];
+      return [label, Array.isArray(value) ? value.join(', ') : (value as string | undefined)];
+    });
+  }
+
+  private ofFitting(p: Fitting, show: Show): [string, string | undefined][] {
     const span =
       p.minTempC === undefined || p.maxTempC === undefined
         ? undefined
         : `${show(p.minTempC, 'temperature', 0)} to ${show(p.maxTempC, 'temperature', 0)}`;
-    const rows: [string, string | undefined][] = [
+    return [
       ['Stack', show(p.lengthMm, 'length')],
       [
         'Legs',
@@ -57,14 +113,6 @@ export class PartCard {
       ['Pressure', p.maxBar === undefined ? undefined : `up to ${show(p.maxBar, 'pressure', 0)}`],
       ['Heat', span],
       ['Direction', p.oneWay ? 'first end to second' : undefined],
-      ['Price', p.priceMinor === undefined ? 'none given' : `€ ${(p.priceMinor / 100).toFixed(2)}`],
-      ['Supplier', p.supplier],
-      ['Code', p.code],
-      ['On the shelf', p.shelf === undefined ? undefined : String(p.shelf)],
-      ['Lead time', p.leadDays === undefined ? undefined : `${p.leadDays} days`],
     ];
-    return rows
-      .flatMap(([name, value]) => (value === undefined || value === '' ? [] : [{ name, value, wide: value.length > 14 }]))
-      .sort((a, b) => Number(a.wide) - Number(b.wide));
-  });
+  }
 }

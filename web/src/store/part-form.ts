@@ -74,7 +74,7 @@ const length = () => new FormControl<number | null>(null, { validators: [aboveNo
 })
 export class PartForm {
   /** The part as it stood when its form was opened, whatever becomes of it meanwhile; null for a new one. */
-  readonly part = input<Pick<CataloguePart, 'fitting' | 'version'> | null>(null);
+  readonly part = input<{ readonly part: Fitting; readonly version: number } | null>(null);
   readonly saved = output<CataloguePart>();
   readonly cancelled = output<void>();
   private readonly shop = inject(ShopStore);
@@ -141,7 +141,7 @@ export class PartForm {
   constructor() {
     effect(() => {
       const part = this.part();
-      untracked(() => this.fill(part?.fitting ?? null));
+      untracked(() => this.fill(part?.part ?? null));
     });
   }
 
@@ -163,7 +163,7 @@ export class PartForm {
       if (!(error instanceof ApiError)) throw error;
       if (error.code === 'conflict') this.over = (error.details.current as CataloguePart).version;
       const hint = error.code === 'conflict' ? ' Save again to put yours over it, or cancel to see it as it is.' : '';
-      this.refuse(error.field?.replace(/^commands\/0\/part\//, ''), error.message + hint);
+      this.refuse(error.field?.replace(/^commands\/0\/entry\/part\//, ''), error.message + hint);
     } finally {
       this.busy.set(false);
     }
@@ -171,12 +171,12 @@ export class PartForm {
 
   private command({ id, retired, ...part }: Fitting): ShopCommand {
     const before = this.part();
-    if (!before) return { do: 'add-part', part: { id, ...part } };
+    if (!before) return { do: 'add-part', entry: { kind: 'fitting', part: { id, ...part } } };
     return {
       do: 'edit-part',
-      id: before.fitting.id,
+      id: before.part.id,
       version: this.over ?? before.version,
-      part: { ...part, ...(retired ? { retired } : {}) },
+      entry: { kind: 'fitting', part: { ...part, id: before.part.id, ...(retired ? { retired } : {}) } },
     };
   }
 
@@ -220,7 +220,7 @@ export class PartForm {
 
   /** What the form does not show of the part; legs belong to the ends they were measured with. */
   private kept(): Partial<Fitting> {
-    const part = this.part()?.fitting;
+    const part = this.part()?.part;
     if (!part) return {};
     const { id, legsMm, minTempC, maxTempC, retired, source } = part;
     const sameEnds = JSON.stringify(part.ends) === JSON.stringify(this.connectors());

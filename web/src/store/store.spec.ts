@@ -9,13 +9,9 @@ import { PartForm } from './part-form';
 import { Store } from './store';
 
 const tee = catalogue.fittings.find((f) => f.id === 'an6fswivel+an6m+npt1/8f')!;
-const card = (fitting: Fitting = tee, change: Partial<Card> = {}): Card => ({
-  id: fitting.id,
-  fitting,
-  version: 4,
-  origin: 'standard',
-  usedBy: [],
-  ...change,
+const card = (part: Fitting = tee, { usedBy = [], version = 4 }: { usedBy?: Card['usedBy']; version?: number } = {}): Card => ({
+  row: { id: part.id, version, origin: 'standard', kind: 'fitting', part },
+  usedBy,
 });
 
 /** What the server answers to a change of one part. */
@@ -29,7 +25,7 @@ const changed = (row: CataloguePart): ShopChange => ({
   put: [{ type: 'part', row }],
   removed: [],
 });
-const rowOf = ({ usedBy: _, ...row }: Card): CataloguePart => row;
+const rowOf = ({ row }: Card): CataloguePart => row;
 
 describe('the card of a part', () => {
   it('draws it, and tells its ends, figures, users and source', async () => {
@@ -64,7 +60,7 @@ describe('a part being written', () => {
   let form: Rendered<PartForm>;
   const start = async (part: Fitting | null = null) => {
     const job = await openSampleJob();
-    form = await render(PartForm, { part: part && card(part) });
+    form = await render(PartForm, { part: part && rowOf(card(part)) });
     return job;
   };
   const typeEnd = (at: number, text: string) => form.type(['First end', 'Second end (none for a plug)'][at]!, text);
@@ -90,7 +86,7 @@ describe('a part being written', () => {
     await form.press('button', 'Add the part');
     const { commands, request } = shopSent();
     const part = { ends: ['npt 1/8 m', 'an12 m'].map(parseConnector), priceMinor: 1450, code: 'KL-7', kind: 'adapter' };
-    expect(commands).toMatchObject([{ do: 'add-part', part }]);
+    expect(commands).toMatchObject([{ do: 'add-part', entry: { kind: 'fitting', part } }]);
     request.flush(changed(rowOf(card())));
     await settle();
     expect(rows).toHaveLength(1);
@@ -147,8 +143,12 @@ describe('a part being written', () => {
     await form.type('On the shelf', '3');
     await form.press('button', 'Save');
     const [command] = shopSent().commands;
-    expect(command).toMatchObject({ do: 'edit-part', id: tee.id, version: 4, part: { shelf: 3, name: tee.name, legsMm: tee.legsMm } });
-    expect((command as { part: object }).part).not.toHaveProperty('id');
+    expect(command).toMatchObject({
+      do: 'edit-part',
+      id: tee.id,
+      version: 4,
+      entry: { kind: 'fitting', part: { id: tee.id, shelf: 3, name: tee.name, legsMm: tee.legsMm } },
+    });
   });
 });
 
@@ -183,7 +183,7 @@ describe("a supplier's list", () => {
     const good = {
       ...preview,
       mapping: { code: 0, ends: 1 },
-      added: [tee],
+      added: [{ name: tee.name, says: 'an6 f swivel + an6 m + npt 1/8 f' }],
       counts: { added: 1, changed: 0, unchanged: 0, errors: 0 },
       errors: [],
     };
@@ -213,7 +213,7 @@ describe('the store', () => {
   it('finds by words, end, kind and metal, and opens the card that is asked for', async () => {
     const { request } = await openSampleJob();
     const view = await render(Store, { part: tee.id });
-    request('GET', '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f').flush(card());
+    request('GET', '/api/catalogue/parts/an6fswivel%2Ban6m%2Bnpt1%2F8f').flush(card());
     await settle();
     await view.stable();
     expect(view.find('aside').textContent).toContain(tee.name);
@@ -233,7 +233,7 @@ describe('the store', () => {
   it('says so where there is no such part', async () => {
     const { request } = await openSampleJob();
     const view = await render(Store, { part: 'gone' });
-    request('GET', '/api/catalogue/fittings/gone').flush({ code: 'not-found', message: 'no' }, { status: 404, statusText: 'gone' });
+    request('GET', '/api/catalogue/parts/gone').flush({ code: 'not-found', message: 'no' }, { status: 404, statusText: 'gone' });
     await settle();
     await view.stable();
     expect(view.find('aside').textContent).toContain('"gone" is not in the catalogue');
@@ -241,11 +241,11 @@ describe('the store', () => {
 });
 
 describe('a part that somebody else has changed', () => {
-  const url = '/api/catalogue/fittings/an6fswivel%2Ban6m%2Bnpt1%2F8f';
+  const url = '/api/catalogue/parts/an6fswivel%2Ban6m%2Bnpt1%2F8f';
 
   it('is told, keeps what was typed, and is saved over theirs only when asked again', async () => {
     const { shopSent } = await openSampleJob();
-    const form = await render(PartForm, { part: card() });
+    const form = await render(PartForm, { part: rowOf(card()) });
     await form.type('Price €', '9,90');
     await form.press('button', 'Save');
     shopSent().request.flush(
@@ -257,7 +257,7 @@ describe('a part that somebody else has changed', () => {
     expect(form.find('[role=alert]').textContent).toContain('Save again to put yours over it');
     expect(form.field('Price €').value).toBe('9,90');
     await form.press('button', 'Save');
-    expect(shopSent().commands).toMatchObject([{ version: 6, part: { priceMinor: 990 } }]);
+    expect(shopSent().commands).toMatchObject([{ version: 6, entry: { part: { priceMinor: 990 } } }]);
   });
 
   it('is not overwritten though the card behind the form already shows it', async () => {
@@ -274,7 +274,7 @@ describe('a part that somebody else has changed', () => {
     await settle();
     await view.stable();
     await view.press('button', 'Save');
-    expect(shopSent().commands).toMatchObject([{ version: 4, part: { priceMinor: 990 } }]);
+    expect(shopSent().commands).toMatchObject([{ version: 4, entry: { part: { priceMinor: 990 } } }]);
   });
 
   it('is shown as it is now on its card, without being asked for again by hand', async () => {
@@ -282,7 +282,7 @@ describe('a part that somebody else has changed', () => {
     const view = await render(Store, { part: tee.id });
     request('GET', url).flush(card());
     await settle();
-    TestBed.inject(ShopStore).receive(changed({ ...rowOf(card()), version: 5, fitting: { ...tee, name: 'Renamed tee' } }), true);
+    TestBed.inject(ShopStore).receive(changed(rowOf(card({ ...tee, name: 'Renamed tee' }, { version: 5 }))), true);
     request('GET', url).flush(card({ ...tee, name: 'Renamed tee' }, { version: 5 }));
     await settle();
     await view.stable();

@@ -15,16 +15,23 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import {
-  findFitting,
+  entriesIn,
+  figuresIn,
+  findEntry,
+  findInSection,
   findParts,
   fittingKinds,
   formatQuantity,
+  headOf,
   materials,
+  partSections,
+  sectionOf,
   shopContracts,
   type AnswerOf,
   type CataloguePart,
-  type Fitting,
+  type PartEntry,
   type PartFilter,
+  type PartSection,
   type ShopChange,
 } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
@@ -42,6 +49,7 @@ import { TopBar } from '../shell/top-bar';
 import { ImportDialog } from './import-dialog';
 import { PartCard } from './part-card';
 import { PartForm } from './part-form';
+import { PlainPartForm } from './plain-part-form';
 
 type Card = AnswerOf<typeof shopContracts.readPart>;
 interface Opened {
@@ -55,7 +63,19 @@ const ALL = { value: null, name: 'all' } as const;
 /** The catalogue: found by words, ends, kind and metal; a card for each part; own parts; suppliers' lists. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceField, Icon, PartCard, PartForm, ReactiveFormsModule, RouterLink, ScrollingModule, TextField, TopBar, Whole],
+  imports: [
+    ChoiceField,
+    Icon,
+    PartCard,
+    PartForm,
+    PlainPartForm,
+    ReactiveFormsModule,
+    RouterLink,
+    ScrollingModule,
+    TextField,
+    TopBar,
+    Whole,
+  ],
   templateUrl: './store.html',
   styleUrl: './store.scss',
 })
@@ -90,11 +110,21 @@ export class Store {
     retired: new FormControl(false, { nonNullable: true }),
   });
   protected readonly filter = toSignal(this.filters.valueChanges.pipe(map(() => this.wanted())), { initialValue: NO_FILTER });
-  protected readonly found = computed(() => {
+  /** Which section of the store is looked at. */
+  protected readonly section = new FormControl<PartSection>('fitting', { nonNullable: true });
+  protected readonly shown = toSignal(this.section.valueChanges.pipe(startWith(this.section.value)), { requireSync: true });
+  protected readonly sections: readonly Choice<PartSection>[] = partSections.map(({ id, many }) => ({ value: id, name: many }));
+  protected readonly found = computed((): PartEntry[] => {
     const catalogue = this.shop.catalogue();
-    return catalogue ? findParts(catalogue.fittings, this.filter()) : [];
+    const section = this.shown();
+    if (!catalogue) return [];
+    if (section !== 'fitting') return findInSection(catalogue, section, this.filter());
+    return findParts(catalogue.fittings, this.filter()).map((part) => ({ kind: 'fitting', part }));
   });
-  protected readonly count = computed(() => this.shop.catalogue()?.fittings.filter((f) => !f.retired).length ?? 0);
+  protected readonly count = computed(() => {
+    const catalogue = this.shop.catalogue();
+    return catalogue ? entriesIn(catalogue, this.shown()).filter(({ part }) => !part.retired).length : 0;
+  });
   protected readonly narrowed = computed(() => Object.keys(this.filter()).length > 0);
   /** The card of the part in the address: read when it is opened, and again when somebody changes the part. */
   private readonly opened = toSignal(
@@ -108,7 +138,7 @@ export class Store {
               switchMap(() => this.api.call(shopContracts.readPart, { params: { part: id } })),
               map((card): Opened => ({ card })),
               catchError((error: ApiError) => {
-                const known = this.shop.catalogue() && findFitting(this.shop.catalogue()!, id);
+                const known = this.shop.catalogue() && findEntry(this.shop.catalogue()!, id);
                 return of<Opened>({ error: known ? error.message : `"${id}" is not in the catalogue.` });
               }),
             ),
@@ -119,12 +149,38 @@ export class Store {
   protected readonly card = computed(() => this.opened().card ?? null);
   protected readonly cardError = computed(() => this.opened().error ?? null);
   /** What the form at the right works on: a part, or a new one. */
-  protected readonly editing = signal<Card | 'new' | null>(null);
+  protected readonly editing = signal<Card['row'] | 'new' | null>(null);
+  /** A fitting has a form of its own. */
+  protected readonly editedFitting = computed(() => {
+    const row = this.editing();
+    return row === null || row === 'new' || row.kind !== 'fitting' ? null : row;
+  });
+  protected readonly isFitting = computed(() => (this.editing() === 'new' ? this.shown() === 'fitting' : this.editedFitting() !== null));
+  protected readonly editedPlain = computed(() => {
+    const row = this.editing();
+    return row === null || row === 'new' ? null : row;
+  });
+  protected readonly plainSection = computed(() => {
+    const row = this.editedPlain();
+    return (row ? sectionOf(row) : this.shown()) as Exclude<PartSection, 'fitting'>;
+  });
 
   constructor() {
     effect(() => {
       this.part();
       untracked(() => this.editing.set(null));
+    });
+    // the card of a part is opened in its section
+    effect(() => {
+      const card = this.card();
+      untracked(() => card && sectionOf(card.row) !== this.shown() && this.section.setValue(sectionOf(card.row)));
+    });
+    effect(() => {
+      this.shown();
+      untracked(() => {
+        this.viewport()?.scrollToIndex(0);
+        if (this.editing() === 'new') this.editing.set(null);
+      });
     });
     effect(() => {
       this.editing();
@@ -150,10 +206,10 @@ export class Store {
   protected step(event: Event, by: 1 | -1): void {
     event.preventDefault();
     const list = this.found();
-    const at = list.findIndex((f) => f.id === this.part());
+    const at = list.findIndex(({ part }) => part.id === this.part());
     const next = list[at === -1 ? 0 : Math.min(list.length - 1, Math.max(0, at + by))];
     if (!next) return;
-    this.open(next.id);
+    this.open(next.part.id);
     const viewport = this.viewport();
     const index = list.indexOf(next);
     const first = (viewport?.measureScrollOffset('top') ?? 0) / this.rowHeight;
@@ -161,33 +217,38 @@ export class Store {
     if (index < first || index + 1 > first + shown) viewport?.scrollToIndex(Math.max(0, index - Math.floor(shown / 2)));
   }
 
-  protected trackId(_: number, f: Fitting): string {
-    return f.id;
+  protected trackId(_: number, { part }: PartEntry): string {
+    return part.id;
   }
 
-  protected price(f: Fitting): string {
-    return f.priceMinor === undefined ? '—' : (f.priceMinor / 100).toFixed(2);
+  protected price(entry: PartEntry): string {
+    const { priceMinor } = headOf(entry);
+    return priceMinor === undefined ? '—' : (priceMinor / 100).toFixed(2);
   }
 
-  protected bore(f: Fitting): string {
-    return f.boreMm === undefined
-      ? '—'
-      : formatQuantity(f.boreMm, 'length', this.preferences.system(), { decimals: 1, denominator: 64, bare: true });
+  /** What tells a part of its section from the next: its bore, or its size. */
+  protected bore(entry: PartEntry): string {
+    const figures = figuresIn(entry);
+    const mm = figures['boreMm'] ?? figures['insideMm'] ?? figures['holdsMm'] ?? figures['outsideMm'];
+    if (typeof mm !== 'number') return '—';
+    return formatQuantity(mm, 'length', this.preferences.system(), { decimals: 1, denominator: 64, bare: true });
   }
 
-  protected saved({ id, fitting }: CataloguePart): void {
+  protected saved({ id, part }: CataloguePart): void {
     this.editing.set(null);
-    this.messages.tell(`${fitting.name} is in the catalogue`);
+    this.messages.tell(`${part.name} is in the catalogue`);
     if (id !== this.part()) this.open(id);
   }
 
   /** Takes a part out, or puts it back; lines that use it keep it. */
-  protected async retire({ id, fitting, version, usedBy }: Card, retired: boolean): Promise<void> {
-    const { retired: _, id: __, ...fields } = fitting;
+  protected async retire({ row, usedBy }: Card, retired: boolean): Promise<void> {
+    const { id, version, kind, part } = row;
+    const { retired: _, ...fields } = part;
     const used = usedBy.length > 0 && retired ? ' Lines that use it keep it and say so.' : '';
+    const entry = { kind, part: retired ? { ...fields, retired } : fields } as PartEntry;
     await this.attempt(
-      this.shop.change({ do: 'edit-part', id, version, part: retired ? { ...fields, retired } : fields }),
-      () => `${fitting.name} ${retired ? 'taken out of' : 'put back in'} the catalogue.${used}`,
+      this.shop.change({ do: 'edit-part', id, version, entry }),
+      () => `${part.name} ${retired ? 'taken out of' : 'put back in'} the catalogue.${used}`,
     );
   }
 
@@ -197,6 +258,7 @@ export class Store {
 
   protected async importList(): Promise<void> {
     const dialog = this.modal.open(ImportDialog, { ariaLabelledBy: 'import-title', size: 'xl', scrollable: true });
+    (dialog.componentInstance as ImportDialog).section.set(this.shown());
     const done = (await dialog.result.catch(() => undefined)) as { added: number; changed: number } | undefined;
     if (done) this.messages.tell(`${done.added} parts added, ${done.changed} changed`);
   }

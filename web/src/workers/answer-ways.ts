@@ -11,7 +11,7 @@ const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve,
  * meanwhile is never begun, and a whole job is left between two of its ends.
  */
 export function answerWays(reply: (message: WaysReply) => void): (request: WaysRequest) => void {
-  let catalogue: Catalogue = { fittings: [], hoses: [], hoseEnds: [] };
+  let catalogue: Catalogue = { fittings: [], hoses: [], hoseEnds: [], supplies: [] };
   let line: Question[] = [];
   const cancelled = new Set<number>();
   let working = false;

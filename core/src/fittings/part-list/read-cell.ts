@@ -9,13 +9,13 @@ export class CellError extends Error {
   }
 }
 
-/** A quantity in the units of the core; bare numbers are in the base unit of their kind. */
-export function readQuantity(kind: QuantityKind, least = 0): (text: string) => number {
+/** A quantity in the units of the core, rounded; bare numbers are in the base unit of their kind. */
+export function readQuantity(kind: QuantityKind, least = 0, decimals = 3): (text: string) => number {
   return (text) => {
     try {
       const { value } = parseQuantity(text, kind, { system: 'metric' });
       if (value < least) throw new CellError(`"${text}" is less than ${least}.`);
-      return Math.round(value * 1000) / 1000;
+      return Number(value.toFixed(decimals));
     } catch (error) {
       if (error instanceof QuantitySyntaxError) throw new CellError(`${error.message} ${error.hint}`);
       throw error;

@@ -1,5 +1,5 @@
 import { ConnectorSyntaxError, parseConnector, type Connector } from '../../connectors/index.js';
-import { checkFitting } from '../../fittings/index.js';
+import { checkPart, type PartEntry } from '../catalogue-part.js';
 import { partsOfWay } from '../line-path.js';
 import { JobFileError } from './job-file-error.js';
 import type { JobFile } from './job-file-schema.js';
@@ -15,10 +15,15 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
   const fail = (message: string, field: string): never => {
     throw new JobFileError('job-file-content', message, field);
   };
-  file.parts.fittings.forEach((part, i) => {
-    const problem = checkFitting(part)[0];
-    if (problem) fail(`${part.name}: ${problem.message}`, `parts/fittings/${i}/${problem.field}`);
-  });
+  for (const [list, kind] of [
+    ['fittings', 'fitting'],
+    ['hoses', 'hose'],
+    ['hoseEnds', 'hose end'],
+  ] as const)
+    file.parts[list].forEach((part, i) => {
+      const problem = checkPart({ kind, part } as PartEntry)[0];
+      if (problem) fail(`${part.name}: ${problem.message}`, `parts/${list}/${i}/${problem.field}`);
+    });
   const connectors = new Map<string, Connector>();
   file.components.forEach((component, i) =>
     component.ports.forEach((port, j) => {

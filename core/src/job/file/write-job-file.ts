@@ -52,6 +52,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
         number: line.number,
         name: line.name,
         service: line.service,
+        ...(line.fluid ? { fluid: line.fluid } : {}),
         portA: keys.get(line.portA) ?? '?',
         portB: keys.get(line.portB) ?? '?',
         pieces: line.pieces,

@@ -14,7 +14,7 @@ export const ringJoints: readonly SealingPair[] = [
       const ring = bossRings[m.size]!;
       return {
         kind: 'o-ring',
-        seal: { method: `ring ${ring.id}, FKM`, consumables: [{ item: 'O-ring FKM', size: ring.id, quantity: 1 }] },
+        seal: { method: `ring ${ring.id}`, consumables: [{ item: 'O-ring', size: ring.id, quantity: 1 }] },
         reason: `O-ring ${ring.id} squeezed into the chamfer of the spot face.`,
         makeUp: bossMakeUp(m.size, m.seat === 'adjustable'),
         dressing: RING_DRESSING,
@@ -31,7 +31,7 @@ export const ringJoints: readonly SealingPair[] = [
       const size = `${ring.insideMm} × ${ring.sectionMm}`;
       return {
         kind: 'o-ring',
-        seal: { method: `ring ${size}, FKM`, consumables: [{ item: 'O-ring FKM', size, quantity: 1 }] },
+        seal: { method: `ring ${size}`, consumables: [{ item: 'O-ring', size, quantity: 1 }] },
         reason: `O-ring ${size} mm squeezed into the chamfer of the spot face.`,
         makeUp: washerMakeUp(majorOf(m)),
         dressing: RING_DRESSING,
@@ -45,7 +45,7 @@ export const ringJoints: readonly SealingPair[] = [
     when: (m, f) => m.seat === 'oring' && !f.swivel && f.seat !== 'cone',
     joint: (m) => ({
       kind: 'o-ring',
-      seal: { method: `stud ring G ${m.size}, FKM`, consumables: [{ item: 'O-ring FKM', size: `stud G ${m.size}`, quantity: 1 }] },
+      seal: { method: `stud ring G ${m.size}`, consumables: [{ item: 'O-ring', size: `stud G ${m.size}`, quantity: 1 }] },
       reason: "The stud's own O-ring is squeezed onto the flat spot face, held by its retaining ring.",
       makeUp: washerMakeUp(majorOf(m)),
       dressing: RING_DRESSING,

@@ -43,7 +43,10 @@ export const washerJoints: readonly SealingPair[] = [
     when: (m, f) => m.seat === 'washer' && !f.swivel && (f.seat === undefined || f.seat === 'washer'),
     joint: (m) => {
       const thread = connectorThread(m)!;
-      const { size } = bondedWasherFor(thread.designation) ?? washerFor(thread.majorMm);
+      const bonded = bondedWasherFor(thread.designation);
+      // no bonded washer is made for the odd sizes
+      if (!bonded) return copper(m);
+      const { size } = bonded;
       return {
         kind: 'washer',
         seal: { method: `bonded ${size}`, consumables: [{ item: 'bonded washer', size, quantity: 1 }] },

@@ -4,6 +4,7 @@ import * as drill from './20261126_drill.js';
 import * as catalogue from './20261127_catalogue.js';
 import * as changes from './20261128_changes.js';
 import * as paths from './20261130_paths.js';
+import * as parts from './20261201_parts.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -11,4 +12,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261127_catalogue': catalogue,
   '20261128_changes': changes,
   '20261130_paths': paths,
+  '20261201_parts': parts,
 };

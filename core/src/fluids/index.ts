@@ -1,0 +1,1 @@
+export { fluidById, fluidIds, fluids, type Fluid, type FluidId } from './fluids.js';

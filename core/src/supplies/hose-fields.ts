@@ -1,0 +1,39 @@
+import { constructions } from '../hose/index.js';
+import type { PartField } from './part-field.js';
+
+const mm = (name: string, label: string, least = 0): PartField => ({ name, label, type: 'mm', required: true, least, most: 5000 });
+const construction: PartField = {
+  name: 'construction',
+  label: 'Construction',
+  type: 'choice',
+  choices: constructions.map((c) => c.id),
+  required: true,
+};
+const dash: PartField = { name: 'dash', label: 'Size, sixteenths', type: 'number', required: true, least: 1, most: 64, whole: true };
+const celsius = (name: string, label: string): PartField => ({ name, label, type: 'celsius', required: true, least: -100, most: 500 });
+
+/** What a hose by the metre says of itself. */
+export const hoseFields: readonly PartField[] = [
+  construction,
+  dash,
+  mm('boreMm', 'Bore'),
+  mm('outsideMm', 'Outside diameter'),
+  mm('bendRadiusMm', 'Least bend radius'),
+  { name: 'workingBar', label: 'Working pressure', type: 'bar', required: true, least: 0, most: 2000 },
+  celsius('minTempC', 'Lowest temperature'),
+  celsius('maxTempC', 'Highest temperature'),
+];
+
+/** What a hose end says of itself, beside its connector. */
+export const hoseEndFields: readonly PartField[] = [
+  construction,
+  dash,
+  { name: 'angleDeg', label: 'Angle, degrees', type: 'number', required: true, least: 0, most: 180 },
+  mm('aMm', 'A: from where the hose bottoms to the seat', -500),
+  mm('bMm', 'B: from the hose axis to the seat'),
+  mm('hexMm', 'Across flats'),
+  mm('boreMm', 'Bore'),
+  mm('socketMm', 'Socket, outside'),
+  mm('socketLengthMm', 'Socket, length'),
+  mm('bendRadiusMm', 'Radius of its bend'),
+];

@@ -1,0 +1,6 @@
+export type { PartField } from './part-field.js';
+export { hoseEndFields, hoseFields } from './hose-fields.js';
+export { supplyKind, supplyKinds, type SupplyKind, type SupplyKindId } from './supply-kinds.js';
+export { figureOf, fieldSchema, madeFor, SupplySchema, type Supply } from './supply-schema.js';
+export { standardSupplies } from './standard-supplies.js';
+export { ringCompound, specify, usualSealRules, type SealRules, type SealUse, type Specified } from './specify.js';

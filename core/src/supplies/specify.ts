@@ -1,0 +1,115 @@
+import { fluidById, type FluidId } from '../fluids/index.js';
+import { compounds, type Compound, type Consumable, type SealantPlace } from '../seals/index.js';
+import { figureOf, madeFor, type Supply } from './supply-schema.js';
+
+/** What the shop takes where several would do; each is a school. */
+export interface SealRules {
+  /** Ring compounds, the first that bears the fluid and its heat. */
+  readonly rings: readonly Compound['id'][];
+  /** Flat washers on a spot face or banjo. */
+  readonly flatWasher: 'copper' | 'aluminium';
+  readonly sealant: 'liquid' | 'tape';
+}
+
+/** FKM bears oil and heat; EPDM stands last, since oil takes it apart. Copper anneals and seals again; liquid shreds into nothing. */
+export const usualSealRules: SealRules = { rings: ['fkm', 'hnbr', 'nbr', 'epdm', 'fvmq', 'vmq'], flatWasher: 'copper', sealant: 'liquid' };
+
+/** Where a seal sits: what it must bear. */
+export interface SealUse {
+  readonly fluid: FluidId;
+  /** The hottest it gets, °C; what is usual for the fluid where it is not said. */
+  readonly hotC?: number;
+  readonly place?: SealantPlace;
+}
+
+export interface Specified {
+  /** The part that meets it, where the catalogue has one. */
+  readonly part?: Supply;
+  /** `O-ring FKM AS568-906`: what to take, whether or not the catalogue has it. */
+  readonly name: string;
+  readonly why: string;
+  /** Nothing of what is known meets it for certain. */
+  readonly doubt?: string;
+}
+
+/**
+ * The part that meets what a joint requires: its size, in what bears the fluid and its heat, by the rules of the shop. `mate` says what is
+ * required; this says what to take.
+ */
+export function specify(
+  { item, size }: Consumable,
+  use: SealUse,
+  supplies: readonly Supply[],
+  rules: SealRules = usualSealRules,
+): Specified {
+  const offered = supplies.filter((s) => !s.retired);
+  const hotC = use.hotC ?? fluidById(use.fluid).hotC;
+  if (item === 'O-ring') return ring(size ?? '', use.fluid, hotC, offered, rules);
+  if (item === 'thread sealant') return sealant(size, use, hotC, offered, rules);
+  if (item === 'copper washer') {
+    const style = rules.flatWasher;
+    return named(
+      `${capital(style)} washer ${size ?? ''}`,
+      offered.find((s) => isOf(s, 'washer', { style, size })),
+      'by the rules of the shop',
+    );
+  }
+  const washer = /^(bonded washer|bulkhead sealing washer)$/.test(item) ? item.split(' ')[0] : undefined;
+  const gasket = /^(.*) gasket$/.exec(item)?.[1];
+  const part = offered.find(
+    (s) =>
+      (washer !== undefined && isOf(s, 'washer', { style: washer, size })) ||
+      (gasket !== undefined && isOf(s, 'gasket', { style: gasket, ...(size === undefined ? {} : { size }) })) ||
+      (item === 'hose clamp' && isOf(s, 'clamp', { size })),
+  );
+  return named(`${capital(item)}${size === undefined ? '' : ` ${size}`}`, part, 'as the joint requires');
+}
+
+/** The first compound of the shop's list that bears the fluid at its heat. */
+export function ringCompound(fluid: FluidId, hotC: number, rules: SealRules = usualSealRules): Compound | undefined {
+  return rules.rings.map((id) => compounds.find((c) => c.id === id)).find((c) => c?.fluids[fluid] === 'good' && c.maxC >= hotC);
+}
+
+function ring(size: string, fluid: FluidId, hotC: number, supplies: readonly Supply[], rules: SealRules): Specified {
+  const compound = ringCompound(fluid, hotC, rules);
+  if (!compound)
+    return {
+      name: `O-ring ${size}`,
+      why: '',
+      doubt: `No ring compound that is known bears ${fluid} at ${hotC} °C for long: ask the ring maker.`,
+    };
+  const part = supplies.find((s) => isOf(s, 'o-ring', { size, compound: compound.id }));
+  return named(
+    `O-ring ${compound.id.toUpperCase()} ${size}`,
+    part,
+    `${compound.id.toUpperCase()} bears ${fluid} up to ${compound.maxC} °C`,
+  );
+}
+
+/** None on a turbo feed unless it leaked; else the shop's form, rated for the fluid and its heat. */
+function sealant(
+  size: string | undefined,
+  { fluid, place }: SealUse,
+  hotC: number,
+  supplies: readonly Supply[],
+  rules: SealRules,
+): Specified {
+  const name = `Thread sealant${size === undefined ? '' : ` ${size}`}`;
+  const rated = supplies.filter((s) => s.kind === 'sealant' && madeFor(s, fluid) && Number(figureOf(s, 'maxC') ?? Infinity) >= hotC);
+  const form = fluidById(fluid).group === 'fuel' || place === 'turbo feed' ? 'liquid' : rules.sealant;
+  const part = rated.find((s) => figureOf(s, 'style') === form);
+  if (!part) return { name, why: '', doubt: `No ${form} sealant of the catalogue is made for ${fluid} at ${hotC} °C.` };
+  return named(name, part, `${form}, made for ${fluid}`);
+}
+
+function named(name: string, part: Supply | undefined, why: string): Specified {
+  return { ...(part ? { part } : {}), name: part?.name ?? name, why };
+}
+
+function isOf(supply: Supply, kind: Supply['kind'], figures: Readonly<Record<string, string | undefined>>): boolean {
+  return supply.kind === kind && Object.entries(figures).every(([name, value]) => figureOf(supply, name) === value);
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,145 @@
+import { boreSizeMm, familyById } from '../connectors/index.js';
+import { bondedWashers, bossRings, compounds, flatWashers, metricPortRings, studRings } from '../seals/index.js';
+import { formatDash } from '../units/index.js';
+import type { Supply } from './supply-schema.js';
+
+/** Compounds that rings are kept in. */
+const RING_COMPOUNDS = ['fkm', 'nbr', 'hnbr', 'epdm'] as const;
+const DASHES = [3, 4, 5, 6, 8, 10, 12, 16];
+const FLANGES = familyById('flange').sizes;
+/** Every size of hose that goes over a barb or a bead. */
+const CLAMPED = [...new Set(['barb', 'bead'].flatMap((family) => familyById(family).sizes))];
+const BULKHEADS = familyById('bulkhead').sizes;
+
+/** The seals and consumables that the joints of the standard fittings ask for, without prices. */
+export function standardSupplies(): Supply[] {
+  return [...rings(), ...washers(), ...gaskets(), ...clamps(), ...sealantsAndSuch()];
+}
+
+function rings(): Supply[] {
+  const sizes = [
+    ...Object.values(bossRings).map((r) => ({ size: r.id, ...r, source: 'AS568, from memory' })),
+    ...Object.values(metricPortRings).map((r) => ({ size: `${r.insideMm} × ${r.sectionMm}`, ...r, source: 'ISO 6149-1, from memory' })),
+    ...Object.entries(studRings).map(([g, r]) => ({ size: `stud G ${g}`, ...r, source: 'common practice; measure the stud' })),
+  ];
+  const made = (id: string): string => compounds.find((c) => c.id === id)!.id.toUpperCase();
+  return sizes.flatMap(({ size, insideMm, sectionMm, source }) =>
+    RING_COMPOUNDS.map((compound): Supply => ({
+      id: `o-ring ${compound} ${size}`,
+      kind: 'o-ring',
+      name: `O-ring ${made(compound)} ${size}`,
+      figures: { size, insideMm: hundredth(insideMm), sectionMm: hundredth(sectionMm), compound },
+      source,
+    })),
+  );
+}
+
+function washers(): Supply[] {
+  const flat = (style: 'copper' | 'aluminium') =>
+    flatWashers.map(({ size, insideMm, outsideMm, thicknessMm }): Supply => ({
+      id: `washer ${style} ${size}`,
+      kind: 'washer',
+      name: `${capital(style)} washer ${size}`,
+      figures: { style, size, insideMm, outsideMm, thicknessMm },
+      source: 'DIN 7603 form A, from memory',
+    }));
+  const bonded = bondedWashers.map(({ size, insideMm, outsideMm, thicknessMm }): Supply => ({
+    id: `washer bonded ${size}`,
+    kind: 'washer',
+    name: `Bonded washer ${size}`,
+    figures: { style: 'bonded', size, insideMm, outsideMm, thicknessMm, compound: 'nbr' },
+    source: 'common sizes, from memory',
+  }));
+  const bulkhead = BULKHEADS.map((dash): Supply => ({
+    id: `washer bulkhead ${dash}`,
+    kind: 'washer',
+    name: `Bulkhead sealing washer ${formatDash(Number(dash))}`,
+    figures: { style: 'bulkhead', size: formatDash(Number(dash)) },
+    source: 'common practice',
+  }));
+  return [...flat('copper'), ...flat('aluminium'), ...bonded, ...bulkhead];
+}
+
+function gaskets(): Supply[] {
+  const flange = FLANGES.map((size): Supply => ({
+    id: `gasket flange ${size}`,
+    kind: 'gasket',
+    name: `Flange gasket ${size}`,
+    figures: { style: 'flange', size },
+    source: 'common practice',
+  }));
+  return [
+    ...flange,
+    {
+      id: 'gasket filter or plate',
+      kind: 'gasket',
+      name: 'Filter or plate gasket',
+      figures: { style: 'filter or plate' },
+      source: 'common practice',
+    },
+  ];
+}
+
+function clamps(): Supply[] {
+  return CLAMPED.map((size): Supply => {
+    const bore = boreSizeMm(size);
+    const hose = size.endsWith('mm') ? `${size.replace('mm', ' mm')} hose` : `${size} in hose`;
+    return {
+      id: `clamp ${size}`,
+      kind: 'clamp',
+      name: `Hose clamp for ${hose}`,
+      figures: { size: `for ${hose}`, fromMm: Math.round(bore + 4), toMm: Math.round(bore + 14), material: 'stainless' },
+      source: 'SAE J1508, from memory',
+    };
+  });
+}
+
+function sealantsAndSuch(): Supply[] {
+  const oils = ['engine oil', 'hot synthetic oil', 'diesel', 'coolant', 'air', 'vacuum'];
+  return [
+    {
+      id: 'sealant liquid',
+      kind: 'sealant',
+      name: 'Liquid thread sealant with PTFE',
+      figures: { style: 'liquid', fluids: oils, minC: -50, maxC: 150, cureHours: 24, joints: 60 },
+      source: 'common practice; the maker goes first',
+    },
+    {
+      id: 'sealant liquid fuel',
+      kind: 'sealant',
+      name: 'Liquid thread sealant for fuel',
+      figures: {
+        style: 'liquid',
+        fluids: ['petrol', 'petrol with alcohol', 'alcohol fuel', 'diesel'],
+        minC: -50,
+        maxC: 150,
+        cureHours: 24,
+        joints: 60,
+      },
+      source: 'common practice; the maker goes first',
+    },
+    {
+      id: 'sealant tape',
+      kind: 'sealant',
+      name: 'PTFE thread tape',
+      figures: { style: 'tape', fluids: oils, minC: -200, maxC: 260, joints: 100 },
+      source: 'common practice; the maker goes first',
+    },
+    { id: 'lubricant oil', kind: 'lubricant', name: 'Assembly oil', figures: { fluids: oils }, source: 'common practice' },
+    ...DASHES.map((dash): Supply => ({
+      id: `cap ${dash}`,
+      kind: 'cap',
+      name: `Protective cap ${formatDash(dash)}`,
+      figures: { size: formatDash(dash) },
+      source: 'common practice',
+    })),
+  ];
+}
+
+function hundredth(mm: number): number {
+  return Math.round(mm * 100) / 100;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,163 @@
+import type { CataloguePart, PartEntry, PartKind } from '@gewinde/core';
+import type { Knex } from 'knex';
+import { randomUUID } from 'node:crypto';
+import { fromJson } from './from-json.js';
+import { pieces } from './pieces.js';
+
+interface PartColumns {
+  readonly id: string;
+  readonly kind: PartKind;
+  readonly data: unknown;
+  readonly origin: CataloguePart['origin'];
+  readonly version: number;
+}
+interface OfferColumns {
+  readonly part_id: string;
+  readonly supplier: string | null;
+  readonly code: string | null;
+  readonly price_minor: number | null;
+  readonly lead_days: number | null;
+}
+/** What a part says of itself and of being bought, whatever its kind. */
+interface Said extends Record<string, unknown> {
+  readonly priceMinor?: number;
+  readonly pricePerMetreMinor?: number;
+  readonly supplier?: string;
+  readonly code?: string;
+  readonly leadDays?: number;
+  readonly shelf?: number;
+  readonly retired?: boolean;
+}
+
+/** Parts by where they stand in the catalogue, each with its offer and what the movements of its stock come to. */
+export async function listPartRows(
+  db: Knex,
+  where: Record<string, unknown> | ((query: Knex.QueryBuilder) => void) = {},
+): Promise<CataloguePart[]> {
+  const rows = (await db('parts')
+    .where(where as Record<string, unknown>)
+    .orderBy('position')
+    .orderBy('id')) as PartColumns[];
+  return withOffers(db, rows);
+}
+
+/** Parts by id, locked for the rest of the transaction; those that are not there are left out. */
+export async function lockPartRows(trx: Knex.Transaction, ids: readonly string[]): Promise<Map<string, CataloguePart>> {
+  const found: CataloguePart[] = [];
+  for (const some of pieces(ids))
+    found.push(...(await withOffers(trx, (await trx('parts').whereIn('id', some).forUpdate()) as PartColumns[])));
+  return new Map(found.map((row) => [row.id, row]));
+}
+
+async function withOffers(db: Knex, rows: readonly PartColumns[]): Promise<CataloguePart[]> {
+  const few = rows.length <= 200 ? rows.map((row) => row.id) : undefined;
+  const asked = (query: Knex.QueryBuilder): Knex.QueryBuilder => (few ? query.whereIn('part_id', few) : query);
+  const offers = new Map(((await asked(db('offers'))) as OfferColumns[]).map((offer) => [offer.part_id, offer]));
+  const sums: { part_id: string; n: string }[] = await asked(db('stock_movements'))
+    .groupBy('part_id')
+    .select('part_id')
+    .sum('quantity as n');
+  const stock = new Map(sums.map(({ part_id, n }) => [part_id, Number(n)]));
+  return rows.map((row) => {
+    const offer = offers.get(row.id);
+    const shelf = stock.get(row.id);
+    const part = {
+      ...fromJson<Said>(row.data),
+      ...(offer?.price_minor === undefined || offer.price_minor === null ? {} : { [priceField(row.kind)]: offer.price_minor }),
+      ...(offer?.supplier ? { supplier: offer.supplier } : {}),
+      ...(offer?.code ? { code: offer.code } : {}),
+      ...(offer?.lead_days === undefined || offer.lead_days === null ? {} : { leadDays: offer.lead_days }),
+      ...(shelf === undefined ? {} : { shelf }),
+    };
+    const { id, version, origin, kind } = row;
+    return { id, version, origin, kind, part } as unknown as CataloguePart;
+  });
+}
+
+/** New parts, at the end of the catalogue. */
+export async function insertPartRows(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
+  if (parts.length === 0) return;
+  const { last } = (await trx('parts').max('position as last').first()) as { last: number | null };
+  const rows = parts.map((part, i) => ({ ...columnsOf(part), position: (last ?? -1) + 1 + i }));
+  for (const some of pieces(rows)) await trx('parts').insert(some);
+  await writeOffers(trx, parts);
+  await moveStock(trx, parts);
+}
+
+/** Parts as they are to be now: by their ids alone, codes last, so that a code can change hands and never decides which part is written. */
+export async function updatePartRows(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
+  for (const some of pieces(parts)) {
+    const rows = some.map((part) => ({ ...columnsOf(part), position: 0 }));
+    await trx('parts').insert(rows).onConflict('id').merge(['data', 'kind', 'origin', 'version', 'retired']);
+  }
+  await writeOffers(trx, parts);
+  await moveStock(trx, parts);
+}
+
+async function writeOffers(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
+  for (const some of pieces(parts))
+    await trx('offers')
+      .whereIn(
+        'part_id',
+        some.map((p) => p.id),
+      )
+      .update({ code: null });
+  const offers = parts.map((row) => {
+    const said = row.part as unknown as Said;
+    const price = said.priceMinor ?? said.pricePerMetreMinor;
+    return {
+      id: randomUUID(),
+      part_id: row.id,
+      supplier: said.supplier ?? null,
+      code: null,
+      price_minor: price ?? null,
+      lead_days: said.leadDays ?? null,
+    };
+  });
+  for (const some of pieces(offers)) await trx('offers').insert(some).onConflict('part_id').merge(['supplier', 'price_minor', 'lead_days']);
+  const coded = parts.flatMap((row) => (row.part.code ? [{ id: row.id, code: row.part.code }] : []));
+  for (const some of pieces(coded)) {
+    const cases = some.map(() => 'when ? then ?').join(' ');
+    await trx.raw(`update offers set code = case part_id ${cases} end where part_id in (${some.map(() => '?').join(', ')})`, [
+      ...some.flatMap(({ id, code }) => [id, code]),
+      ...some.map(({ id }) => id),
+    ]);
+  }
+}
+
+/** The stock is never written over: what it is to be and what it was make a movement. */
+async function moveStock(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
+  const at = new Date();
+  for (const some of pieces(parts)) {
+    const ids = some.map((p) => p.id);
+    const sums: { part_id: string; n: string }[] = await trx('stock_movements')
+      .whereIn('part_id', ids)
+      .groupBy('part_id')
+      .select('part_id')
+      .sum('quantity as n');
+    const now = new Map(sums.map(({ part_id, n }) => [part_id, Number(n)]));
+    const moved = some.flatMap(({ id, part: { shelf } }) => {
+      const was = now.get(id);
+      const quantity = (shelf ?? 0) - (was ?? 0);
+      return quantity !== 0 || (shelf !== undefined && was === undefined) ? [{ part_id: id, quantity, reason: 'count', at }] : [];
+    });
+    if (moved.length > 0) await trx('stock_movements').insert(moved);
+  }
+}
+
+function columnsOf({ id, kind, version, origin, part }: CataloguePart): Record<string, unknown> {
+  const {
+    priceMinor: _price,
+    pricePerMetreMinor: _metre,
+    supplier: _supplier,
+    code: _code,
+    leadDays: _days,
+    shelf: _shelf,
+    ...data
+  } = part as unknown as Said;
+  return { id, kind, data: JSON.stringify(data), origin, version, retired: part.retired ?? false };
+}
+
+function priceField(kind: PartEntry['kind']): 'priceMinor' | 'pricePerMetreMinor' {
+  return kind === 'hose' ? 'pricePerMetreMinor' : 'priceMinor';
+}
