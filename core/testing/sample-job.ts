@@ -17,6 +17,7 @@ import {
   type KeptWay,
   type Piece,
   type Placed,
+  type Connector,
   type Port,
 } from '@gewinde/core';
 
@@ -28,7 +29,8 @@ export const catalogue: Catalogue = {
   supplies: standardSupplies(),
 };
 
-const port = (id: string, componentId: string, notation: string, order: number): Port => ({
+type KnownPort = Port & { connector: Connector };
+const port = (id: string, componentId: string, notation: string, order: number): KnownPort => ({
   id,
   jobId: 'job',
   componentId,

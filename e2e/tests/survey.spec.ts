@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { expectNoFault } from './no-fault.js';
 import { copyOfMagpie, jobByNumber } from './shop.js';
 
 test('a notation is read as it is typed, and a mistake is pointed at with a suggestion', async ({ page, request }) => {
@@ -61,4 +62,44 @@ test('a component is renamed, re-kinded and noted in place, and kept', async ({ 
   await expect(page.getByLabel('Note on the component')).toHaveValue('Hot side right');
   await page.keyboard.press('j');
   await expect(page.getByLabel('Name of the component')).toHaveValue('Turbo');
+});
+
+test('a port that may be two threads is logged so, its line is worked out for both, and what is measured settles it', async ({
+  page,
+  request,
+}) => {
+  const { job, lines } = await copyOfMagpie(request, 'S-9');
+  await page.goto(`/job/${job.id}/survey`);
+  await page.getByRole('button', { name: 'Change left gallery' }).click();
+  const notation = page.getByLabel('Port in one line');
+  await notation.fill('m14x1.5 f washer | orb6 fe');
+  await expect(page.locator('mark')).toHaveText('fe');
+  await notation.fill('m14x1.5 f washer | orb6 f');
+  await expect(page.getByText('One of 2, not settled yet')).toBeVisible();
+  await notation.press('Enter');
+  await expect(page.getByRole('row', { name: /m14x1\.5 f washer \| orb6 f/ })).toBeVisible();
+  await expectNoFault(page);
+
+  await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
+  await expect(page.getByLabel('What is open')).toContainText(
+    'left gallery may be metric parallel M14×1.5, female, washer, or O-ring boss -6',
+  );
+  await page.getByRole('tab', { name: 'End A' }).click();
+  await expect(page.getByRole('row', { name: /^O-ring boss -6, female/ })).toContainText('orb6 m');
+  await expect(page.getByText('No way does: nothing goes in before it is settled.')).toBeVisible();
+  await expectNoFault(page);
+  await page.reload();
+  await page.getByRole('tab', { name: 'End A' }).click();
+  await page.getByRole('button', { name: 'It is this: O-ring boss -6, female' }).press('Enter');
+  await expect(page.getByText('Settled: O-ring boss -6, female')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Take way/ }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'It is O-ring boss -6, female' }).first()).toBeVisible();
+
+  await page.goto(`/job/${job.id}/survey`);
+  await page.getByRole('button', { name: 'Change left gallery' }).click();
+  await notation.fill('? about 14 mm');
+  await notation.press('Enter');
+  await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
+  await expect(page.getByLabel('What is open')).toContainText('the thread is not known: about 14 mm');
 });

@@ -58,7 +58,7 @@ function addPort(draft: JobDraft, line: Line, at: number, connector: Connector):
 
 function keepPort(draft: JobDraft, id: string, connector: Connector): Port {
   const port = draft.row('port', id);
-  if (!sameConnector(port.connector, connector)) draft.put('port', { ...port, connector });
+  if (!port.connector || !sameConnector(port.connector, connector)) draft.put('port', { ...port, connector });
   return port;
 }
 

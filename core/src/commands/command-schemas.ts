@@ -11,6 +11,7 @@ import {
   PieceLengthSchema,
   PieceSchema,
   PlaceKeySchema,
+  MOST_PORT_NOTATION,
   PortFields,
   SensorSchema,
 } from '../job/index.js';
@@ -23,6 +24,8 @@ const NewId = Type.Optional(Uuid);
 const Version = Type.Integer({ minimum: 1 });
 /** One line of notation, such as `npt 1/8 f`. */
 const Notation = Type.String({ maxLength: 80 });
+/** Of a port: what it is, may be, or that it is not known. */
+const PortNotation = Type.String({ maxLength: MOST_PORT_NOTATION });
 const strict = { additionalProperties: false } as const;
 
 /** What sits in a port, its connector in notation. */
@@ -59,7 +62,7 @@ export const commandSchemas = {
       id: NewId,
       componentId: Id,
       label: port.label,
-      notation: Notation,
+      notation: PortNotation,
       note: Type.Optional(port.note),
       sensor: Type.Optional(SensorOrNone),
     },
@@ -71,7 +74,7 @@ export const commandSchemas = {
       id: Id,
       version: Version,
       set: Type.Partial(
-        Type.Object({ label: port.label, notation: Notation, note: port.note, order: port.order, sensor: SensorOrNone }),
+        Type.Object({ label: port.label, notation: PortNotation, note: port.note, order: port.order, sensor: SensorOrNone }),
         strict,
       ),
     },

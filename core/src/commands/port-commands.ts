@@ -1,5 +1,5 @@
 import { parseConnector } from '../connectors/index.js';
-import { userOfPort, type Port } from '../job/index.js';
+import { formatPortThread, parsePortThread, userOfPort, type Port, type PortThread } from '../job/index.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf, SensorFields } from './command-schemas.js';
 import { freeName } from './free-name.js';
@@ -7,7 +7,7 @@ import { checkLinks } from './check-line.js';
 import { MOST_ROWS, type JobDraft } from './job-draft.js';
 import { forgetPlaces, lineOfBranch, linesOn, listed } from './port-uses.js';
 
-/** A new port at the end of its component; its connector is read from the notation. @throws {ConnectorSyntaxError} */
+/** A new port at the end of its component; what is known of its thread is read from the notation. @throws {ConnectorSyntaxError} */
 export function addPort(draft: JobDraft, command: CommandOf<'add-port'>): string {
   const { id, componentId, label, notation, note = '', sensor } = command;
   draft.row('component', componentId);
@@ -17,7 +17,7 @@ export function addPort(draft: JobDraft, command: CommandOf<'add-port'>): string
     jobId: draft.jobId,
     componentId,
     label: label.trim(),
-    connector: parseConnector(notation),
+    ...parsePortThread(notation),
     note,
     ...(sensor ? { sensor: readSensor({ ...sensor, movedTo: null }) } : {}),
     order: draft.nextOrder(siblings),
@@ -30,19 +30,20 @@ export function addPort(draft: JobDraft, command: CommandOf<'add-port'>): string
 export function editPort(draft: JobDraft, { id, version, set }: CommandOf<'edit-port'>): string {
   const before = draft.editable('port', id, version);
   const { notation, sensor, label, ...rest } = set;
-  const connector = notation === undefined ? before.connector : parseConnector(notation);
-  if (before.openEnd && JSON.stringify(connector) !== JSON.stringify(before.connector))
+  const { sensor: was, connector, maybe, said, ...bare } = before;
+  const known: PortThread = { connector, ...(maybe ? { maybe } : {}), ...(said === undefined ? {} : { said }) };
+  const thread = notation === undefined ? known : parsePortThread(notation);
+  if (before.openEnd && formatPortThread(thread) !== formatPortThread(before))
     throw new CommandError('bad-value', `${before.label} is the open end of a fitting: its thread is that of the fitting.`, 'notation');
   if (sensor?.movedTo) {
     checkPlace(draft, before, sensor.movedTo.portId);
     checkLinks(draft, sensor.movedTo.fittings, 'sensor');
   }
-  const { sensor: was, ...bare } = before;
   const seated = sensor === undefined ? was : sensor && readSensor(sensor);
   draft.put('port', {
     ...bare,
     ...rest,
-    connector,
+    ...thread,
     ...(label === undefined ? {} : { label: label.trim() }),
     ...(seated ? { sensor: seated } : {}),
   });

@@ -1,6 +1,6 @@
 import { formatConnector } from '../connectors/index.js';
 import { constructionById, type Hose, type HoseEnd } from '../hose/index.js';
-import { serviceById } from '../job/index.js';
+import { formatPortThread, serviceById } from '../job/index.js';
 import {
   holds,
   terminalName,
@@ -119,7 +119,7 @@ function ticketOf(assembled: AssembledLine, at: number, { hose, endA, endB, cut 
 function destination({ ways }: AssembledLine, at: number, side: 'A' | 'B'): Pick<TicketEnd, 'goesTo' | 'port'> {
   const way = ways[side === 'A' ? at : at + 1]!;
   const there: Terminal = side === 'A' ? way.from : way.to;
-  if (there.kind === 'port') return { goesTo: terminalName(there), port: formatConnector(there.port.connector) };
+  if (there.kind === 'port') return { goesTo: terminalName(there), port: formatPortThread(there.port) };
   const fittings = way.fittings ?? [];
   const next = side === 'A' ? fittings[fittings.length - 1] : fittings[0];
   if (!next)

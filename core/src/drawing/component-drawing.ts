@@ -1,5 +1,5 @@
-import { connectorThread, endForm, formatConnector, shapeOf } from '../connectors/index.js';
-import type { Component, Port } from '../job/index.js';
+import { connectorThread, endForm, shapeOf } from '../connectors/index.js';
+import { formatPortThread, portCases, type Component, type Port } from '../job/index.js';
 import { drawPort } from './draw-port.js';
 import { advance, startFrame } from './frame.js';
 import { placeShapes, type Drawing, type Shape } from './shape.js';
@@ -10,7 +10,8 @@ const GAP_MM = 7;
 const LABEL = 98;
 
 /**
- * A component as a plain block with its ports as numbered stubs along its two sides, each cut through; all ports at one scale.
+ * A component as a plain block with its ports as numbered stubs along its two sides, each cut through; all ports at one scale. A port
+ * that may be several is drawn as the first of them, one that is not known as the closed face; both with a question mark.
  */
 export function componentDrawing(component: Component, ports: readonly Port[], size: { width: number; height: number }): Drawing {
   const { width, height } = size;
@@ -56,17 +57,28 @@ export function componentDrawing(component: Component, ports: readonly Port[], s
     for (const { port, y } of rows) {
       const face = { ...startFrame(side === 1 ? -1 : 1), x: side * halfWide, y };
       // the frame heads into the block; a male stub stands out of it
-      const joint = port.connector.gender === 'male' && shapeOf(port.connector) !== 'spigot' ? advance(face, -portStub(port)) : face;
+      const [connector] = portCases(port);
       const half = portHalfHeight(port);
-      shapes.push(filler(side, at, y - half, halfWide), ...drawPort(joint, port.connector, { hatch: 135, view: 'half' }, true, true));
-      shapes.push(filler(side, y - half, y + half, halfWide - portDepth(port)));
+      shapes.push(filler(side, at, y - half, halfWide));
+      if (connector) {
+        const joint = connector.gender === 'male' && shapeOf(connector) !== 'spigot' ? advance(face, -portStub(port)) : face;
+        shapes.push(...drawPort(joint, connector, { hatch: 135, view: 'half' }, true, true));
+      }
+      shapes.push(filler(side, y - half, y + half, halfWide - (connector ? portDepth(port) : 0)));
       at = y + half;
       const number = ports.indexOf(port) + 1;
       const x = dx + side * ((halfWide + portStub(port)) * scale + 9);
       const anchor = side === 1 ? 'start' : 'end';
       labels.push(
         { kind: 'text', at: [x, dy + y * scale - 1], text: String(number), size: 19, anchor, role: 'title' },
-        { kind: 'text', at: [x, dy + y * scale + 14], text: clipped(port.label), size: 14, anchor, role: 'figure' },
+        {
+          kind: 'text',
+          at: [x, dy + y * scale + 14],
+          text: clipped(port.connector ? port.label : `? ${port.label}`),
+          size: 14,
+          anchor,
+          role: 'figure',
+        },
       );
     }
     shapes.push(filler(side, at, tall, halfWide));
@@ -98,7 +110,7 @@ export function componentDrawing(component: Component, ports: readonly Port[], s
     width,
     height,
     shapes: [...placeShapes(shapes, scale, dx, dy), ...labels],
-    title: `${component.name} with ${ports.length} ports: ${ports.map((p, i) => `${i + 1} ${p.label}, ${formatConnector(p.connector)}`).join('; ')}`,
+    title: `${component.name} with ${ports.length} ports: ${ports.map((p, i) => `${i + 1} ${p.label}, ${formatPortThread(p)}`).join('; ')}`,
   };
 }
 
@@ -119,22 +131,30 @@ function filler(side: 1 | -1, from: number, to: number, reach: number): Shape {
   };
 }
 
-function portHalfHeight({ connector: c }: Port): number {
+/** Of a port that is not known, as tall as a small one. */
+const UNKNOWN_HALF_MM = 12;
+
+function portHalfHeight(port: Port): number {
+  const [c] = portCases(port);
+  if (!c) return UNKNOWN_HALF_MM;
   const form = endForm(c);
   const major = (connectorThread(c)?.majorMm ?? form.outsideMm) / 2;
   return Math.max(form.outsideMm, form.hexMm) / 2 + Math.max(6, major * 0.9);
 }
 
-function portDepth({ connector: c }: Port): number {
+function portDepth(port: Port): number {
+  const [c] = portCases(port);
+  if (!c) return 0;
   const form = endForm(c);
   const major = (connectorThread(c)?.majorMm ?? form.outsideMm) / 2;
   return c.gender === 'male' ? Math.max(14, major * 1.5) - 1.6 : form.lengthMm * 1.25 + Math.max(6, major * 0.5) - 1.6;
 }
 
 /** How far a male port stands out of the face. */
-function portStub({ connector: c }: Port): number {
+function portStub(port: Port): number {
+  const [c] = portCases(port);
+  if (!c || c.gender === 'female') return 0;
   const form = endForm(c);
-  if (c.gender === 'female') return 0;
   const shape = shapeOf(c);
   return shape === 'spigot' ? form.lengthMm : shape === 'flare' || shape === 'taper' ? form.reachMm : 2.2;
 }

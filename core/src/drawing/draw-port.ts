@@ -37,6 +37,18 @@ export function drawPort(frame: Frame, given: Connector, style: BodyStyle, empty
   );
 }
 
+/** A port of which the thread is not known: a dashed piece of its component, with no hole. */
+export function drawUnknownPort(frame: Frame): Shape {
+  const [reach, depth] = [13, 18];
+  const corners = [
+    [0, reach],
+    [depth, reach],
+    [depth, -reach],
+    [0, -reach],
+  ] as const;
+  return { kind: 'area', points: corners.map(([u, r]) => pointAt(frame, u, r)), fill: 'component', stroke: 'hidden' };
+}
+
 /** Diameter of the hole at its mouth, mm. */
 function holeDiameter(c: Connector): number {
   const form = endForm(c);

@@ -1,5 +1,5 @@
-import { connectorName } from '../connectors/index.js';
 import { constructionById } from '../hose/index.js';
+import { portThreadName } from '../job/index.js';
 import { terminalName, type AssembledLine, type AssembledPiece, type PortTerminal } from '../lines/index.js';
 import { formatDash, formatQuantity, type UnitSystem } from '../units/index.js';
 import type { RunSheetOptions } from './run-sheet.js';
@@ -94,7 +94,7 @@ function clipped(text: string, width: number): string {
 
 /** The drawing in words: parts in order, joints, lengths. */
 export function sheetInWords({ line, portA, portB, ways, pieces, joints }: AssembledLine, system: UnitSystem): string {
-  const port = (t: PortTerminal) => `${terminalName(t)} (${connectorName(t.port.connector)})`;
+  const port = (t: PortTerminal) => `${terminalName(t)} (${portThreadName(t.port)})`;
   const chain = (i: number) => ways[i]!.fittings?.map((p) => p.fitting.name).join(', ') ?? 'way not chosen';
   const sealed = joints.filter((j) => j.mating.outcome === 'seals').length;
   return [

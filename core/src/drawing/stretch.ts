@@ -5,7 +5,7 @@ import type { BodyStyle } from './body.js';
 import { drawAdapter, encloses } from './draw-adapter.js';
 import { drawHoseEnd, drawHoseEndBackwards } from './draw-hose-end.js';
 import { drawOnBranch } from './draw-on-branch.js';
-import { drawPort } from './draw-port.js';
+import { drawPort, drawUnknownPort } from './draw-port.js';
 import { drawSeal, sealThickness } from './draw-seal.js';
 import { advance, inclination, pointAt, startFrame, turn, type Frame } from './frame.js';
 import type { Shape } from './shape.js';
@@ -21,6 +21,8 @@ export interface JointPlace {
 /** What a stretch begins or ends with: a port, or a hose end on its hose. Nothing of what is undefined is drawn. */
 export interface StretchEnd {
   readonly port?: Connector;
+  /** A port, of which the thread is not known. */
+  readonly unknown?: boolean;
   readonly hoseEnd?: HoseEnd;
   readonly hose?: Hose;
   /** Of the hose end on its hose. */
@@ -102,29 +104,34 @@ export function drawStretch(
     if (withPorts) layers.push({ level: -99, shapes: drawPort(turned(frame), start.port, { hatch: 135, view }, !fittings) });
     port = frame;
     exposed = start.port;
+  } else if (start.unknown) {
+    layers.push({ level: -99, shapes: [drawUnknownPort(turned(frame))] });
+    port = frame;
   }
   const base = { joints: places, throats, ...(seat ? { seat } : {}), ...(port ? { port } : {}) };
   const goal = finish.port ?? finish.hoseEnd?.connector;
-  if (!fittings || !exposed) {
+  if (!fittings || !(exposed ?? start.unknown)) {
     const front = exposed ? advance(frame, standsOut(exposed)) : frame;
     const open = advance(front, OPEN_GAP);
     const gap = advance(front, OPEN_GAP / 2);
     if (finish.port) layers.push({ level: -99, shapes: drawPort(open, finish.port, { hatch: 135, view }, true) });
+    if (finish.unknown) layers.push({ level: -99, shapes: [drawUnknownPort(open)] });
     const ending = finish.hoseEnd ? finishHose(advance(open, standsOut(finish.hoseEnd.connector)), finish, layers, places, 0, view) : {};
     return { ...base, ...ending, shapes: inOrder(layers), gap };
   }
   const step = (partner: Connector): void => {
-    const radius = outsideOf(exposed!, partner);
+    if (!exposed) return;
+    const radius = outsideOf(exposed, partner);
     const joint = walk.shift();
     if (joint) places.push({ joint, frame, radius });
-    const male = exposed!.gender === 'male' ? exposed! : partner;
-    const towards = exposed!.gender === 'male' ? 1 : -1;
+    const male = exposed.gender === 'male' ? exposed : partner;
+    const towards = exposed.gender === 'male' ? 1 : -1;
     const thickness = joint && joint.mating.outcome === 'seals' ? sealThickness(joint.mating, male) : 0;
     const plane = towards === 1 ? frame : advance(frame, thickness);
     if (joint && joint.mating.outcome === 'seals' && view === 'half')
       seals.push(...drawSeal(plane, joint.mating, male, towards, joint.number));
     frame = advance(frame, thickness);
-    level += encloses(exposed!) ? -1 : 1;
+    level += encloses(exposed) ? -1 : 1;
   };
   const needBore = Math.min(start.hoseEnd?.boreMm ?? Infinity, finish.hoseEnd?.boreMm ?? Infinity);
   for (const [i, placed] of fittings.entries()) {
@@ -152,6 +159,7 @@ export function drawStretch(
   }
   if (goal) step(goal);
   if (finish.port) layers.push({ level: -99, shapes: drawPort(frame, finish.port, { hatch: 135, view }) });
+  if (finish.unknown) layers.push({ level: -99, shapes: [drawUnknownPort(frame)] });
   const ending = finish.hoseEnd ? finishHose(frame, finish, layers, places, level, view) : {};
   return { ...base, ...ending, shapes: [...inOrder(layers), ...seals], ...(finish.hoseEnd ? {} : { farPort: frame }) };
 }

@@ -1,4 +1,4 @@
-import { hoseJointId } from '../job/index.js';
+import { hoseJointId, portCases, type Port } from '../job/index.js';
 import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PlacedFitting, Terminal } from '../lines/index.js';
 import { drawStretch, type Stretch, type StretchEnd, type StretchToDraw } from './stretch.js';
 
@@ -24,8 +24,7 @@ function drawWay(way: AssembledWay, all: readonly LineJoint[], view: 'half' | 'w
   const mine = all.filter((j) => j.way === way.at);
   const run = mine.filter((j) => !j.branch);
   const backwards = from.kind === 'port' && to.kind === 'hose end';
-  const side = (t: Terminal): StretchEnd =>
-    t.kind === 'port' ? { port: t.port.connector } : hoseSide(t.hose, t.hoseEnd, t.piece.key, t.side, all);
+  const side = (t: Terminal): StretchEnd => (t.kind === 'port' ? asPort(t.port) : hoseSide(t.hose, t.hoseEnd, t.piece.key, t.side, all));
   const walk = onWalk(way, backwards);
   const last = (way.fittings?.length ?? 0) - 1;
   return drawStretch(
@@ -39,6 +38,12 @@ function drawWay(way: AssembledWay, all: readonly LineJoint[], view: 'half' | 'w
     backwards ? -1 : 1,
     view,
   );
+}
+
+/** A port that may be several is drawn as the first of them; one that is not known as a dashed block. */
+function asPort(port: Port): StretchEnd {
+  const [connector] = portCases(port);
+  return connector ? { port: connector } : { unknown: true };
 }
 
 /** A way as it is met on the walk: against the order of the line for the first one. */

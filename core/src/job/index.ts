@@ -50,6 +50,15 @@ export {
 export { besideWay, branchesIn, branchPorts, endsOn, fittingsNamed, partsOfWay, placedIn, reversedWay } from './line-path.js';
 export { besides, branchKeys, hoseJointId, jointId, jointIdsIn, keyedWay } from './joint-ids.js';
 export { pathOfEnds, type OldHoses, type OldLine } from './line-of-ends.js';
+export {
+  MOST_CASES,
+  MOST_PORT_NOTATION,
+  formatPortThread,
+  parsePortThread,
+  portCases,
+  portThreadName,
+  type PortThread,
+} from './port-thread.js';
 export { userOfPort, type PortUser } from './port-user.js';
 export { fluidOf, services, serviceById, type Service } from './services.js';
 export { jobEntities, jobEntityTypes, type EntityEntry, type JobEntities, type JobEntity, type JobEntityType } from './entities.js';

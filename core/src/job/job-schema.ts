@@ -3,6 +3,7 @@ import { ChainLinkSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
 import { OneOf } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
+import { PortThreadFields } from './port-thread.js';
 import { LineSchema, MOST_FITTINGS } from './line-schema.js';
 
 export const JobFields = Type.Object(
@@ -42,7 +43,7 @@ export const SensorSchema = Type.Object(
 export const PortFields = Type.Object(
   {
     label: Words(80),
-    connector: ConnectorSchema,
+    ...PortThreadFields,
     note: Note,
     order: Order,
     sensor: Type.Optional(Type.Union([SensorSchema, Type.Null()])),

@@ -34,7 +34,7 @@ describe('the schemas', () => {
     ['a job with more than it should have', JobSchema, { ...document.job, colour: 'red' }],
     ['a component of no known kind', ComponentSchema, { ...document.components[0], kind: 'rocket' }],
     ['a component above the list', ComponentSchema, { ...document.components[0], order: -1 }],
-    ['a port without a connector', PortSchema, { ...document.ports[0], connector: null }],
+    ['a port without a word of its thread', PortSchema, { ...document.ports[0], connector: undefined }],
     ['a connector that is neither male nor female', ConnectorSchema, { family: 'orb', size: '6', gender: 'both' }],
     ['a connector with a size a page long', ConnectorSchema, { family: 'orb', size: '6'.repeat(50), gender: 'male' }],
     ['a line of no service', LineSchema, { ...document.lines[0], service: 'brake' }],

@@ -9,6 +9,7 @@ import { changedSince, digestOf } from './digest.js';
 import { finding, holds, lineRules, type Finding } from './findings.js';
 import { numberJoints } from './number-joints.js';
 import { sensorFindings } from './sensors.js';
+import { uncertainFindings } from './uncertain-ports.js';
 
 /**
  * Puts a line together from its job and the catalogue: the parts in order from port A to port B, every joint with its verdict, the cut
@@ -23,6 +24,7 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
   const ports = [portTerminal(line, 'A', document), portTerminal(line, 'B', document)] as const;
   const { refused } = fluidById(fluidOf(line));
   if (refused) findings.push(finding('fluid-refused', { lineId: line.id }, refused));
+  for (const port of ports) findings.push(...uncertainFindings(line, port));
   for (const port of ports) checkOpenEnd(line, port, document, findings);
   const ways = line.ways.map((_, at) =>
     assembleWay(line, at, [terminal(bare[at - 1], 'B', ports[0]), terminal(bare[at], 'A', ports[1])], around, findings),
@@ -74,15 +76,17 @@ function checkOpenEnd(line: Line, { port }: PortTerminal, { lines }: JobDocument
   );
 }
 
-function leakOf(line: Line, { id, way, piece, number, mating }: LineJoint): Finding[] {
+function leakOf(line: Line, { id, way, piece, number, mating, uncertain, connectors }: LineJoint): Finding[] {
   if (mating.outcome === 'seals') return [];
   const leaks = mating.outcome === 'leaks';
+  const does = uncertain ? (leaks ? 'may leak' : 'may not join') : leaks ? 'leaks' : 'does not join';
+  const pair = uncertain && connectors ? ` (${connectors.map(connectorName).join(' with ')})` : '';
   const at = { lineId: line.id, joint: id, ...(way === undefined ? {} : { way }), ...(piece === undefined ? {} : { piece }) };
   return [
     finding(
       leaks ? 'joint-leaks' : 'joint-does-not-join',
       at,
-      `Joint ${number} ${leaks ? 'leaks' : 'does not join'}: ${mating.reason}`,
+      `Joint ${number} ${does}${pair}: ${mating.reason}`,
       way === undefined ? { hint: lineRules['end-off-hose'].hint } : {},
     ),
   ];

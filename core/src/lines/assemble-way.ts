@@ -113,7 +113,7 @@ function checkBranchLine(
   say: Say,
 ): void {
   const port = ports.find((p) => p.id === portId);
-  if (!port || connectorKey(port.connector) !== exposed)
+  if (!port?.connector || connectorKey(port.connector) !== exposed)
     say('branch-port-changed', `The port that stands for the branch of ${name} is ${port ? 'another connector now' : 'gone'}.`);
   else if (!user) say('branch-line-missing', `No line runs from ${port.label} yet.`);
 }

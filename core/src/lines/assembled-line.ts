@@ -1,7 +1,7 @@
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
-import type { Component, Line, LineWay, Piece, Port } from '../job/index.js';
+import { portCases, type Component, type Line, type LineWay, type Piece, type Port } from '../job/index.js';
 import type { Mating } from '../seals/index.js';
 import type { Finding } from './findings.js';
 
@@ -86,7 +86,10 @@ export interface LineJoint {
   readonly parts: readonly [string, string];
   /** The two connectors; absent for a hose end on its hose. */
   readonly connectors?: readonly [Connector, Connector];
+  /** Where a port may be several: the worst of the verdicts. */
   readonly mating: Mating;
+  /** The verdict holds for what a port may be, not for what it is known to be. */
+  readonly uncertain?: boolean;
 }
 
 /** The cut length with every step of its arithmetic, mm. */
@@ -129,7 +132,8 @@ export function terminalName(terminal: Terminal): string {
   return terminal.kind === 'port' ? `${terminal.component.name}, ${terminal.port.label}` : 'the hose end';
 }
 
-/** What a terminal offers to the way; undefined while it is not chosen. */
-export function terminalConnector(terminal: Terminal): Connector | undefined {
-  return terminal.kind === 'port' ? terminal.port.connector : terminal.hoseEnd?.connector;
+/** What a terminal offers to the way, or may: several where a port is not certain, none where it is not known or not chosen. */
+export function terminalCases(terminal: Terminal): readonly Connector[] {
+  if (terminal.kind === 'port') return portCases(terminal.port);
+  return terminal.hoseEnd ? [terminal.hoseEnd.connector] : [];
 }

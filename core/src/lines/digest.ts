@@ -1,5 +1,5 @@
 import { formatConnector } from '../connectors/index.js';
-import type { Checked } from '../job/index.js';
+import { formatPortThread, type Checked } from '../job/index.js';
 import type { AssembledLine } from './assembled-line.js';
 
 type Looked = Pick<AssembledLine, 'line' | 'portA' | 'portB' | 'ways' | 'pieces' | 'joints'>;
@@ -16,7 +16,7 @@ export function digestOf({ line, portA, portB, ways, pieces, joints }: Looked): 
     digest[`port ${side}`] = hash([
       component.name,
       port.label,
-      formatConnector(port.connector),
+      formatPortThread(port),
       sensor ? [formatConnector(sensor.connector), sensor.movedTo !== null] : null,
     ]);
   }

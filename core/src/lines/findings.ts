@@ -24,6 +24,7 @@ export const lineRules = {
   'branch-sensor-gone': { severity: 'attention', hint: 'Choose another way, or log the sensor again.' },
   'branch-port-changed': { severity: 'leak', hint: 'Choose the way again.' },
   'branch-line-missing': { severity: 'open', hint: 'Draw it from there, or close the branch with a plug.' },
+  'port-uncertain': { severity: 'open', hint: 'Settle it in the survey: what may come off tells, or the thread bench.' },
   'open-end-gone': { severity: 'leak', hint: 'Take the line to another port, or put the tee back.' },
   'sensor-without-place': {
     severity: 'open',

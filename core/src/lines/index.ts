@@ -1,7 +1,7 @@
 export { assembleJob, jointKey, type AssembledJob, type JointPlace } from './assemble-job.js';
 export { assembleLine, jointNames } from './assemble-line.js';
 export {
-  terminalConnector,
+  terminalCases,
   terminalName,
   type AssembledBranch,
   type AssembledLine,
@@ -35,6 +35,8 @@ export {
   type WaysAnswer,
   type WaysOptions,
 } from './ways.js';
+export { gapsByCase, waysByCase, type CasesAnswer, type CaseWays, type GapCase } from './ways-by-case.js';
+export { howToSettle } from './uncertain-ports.js';
 export { partsBetween, type PartBetween } from './parts-between.js';
 export { sensorMisfit } from './sensor-misfit.js';
 export { placesForSensor, sensorMove, type SensorMove, type SensorPlace } from './sensors.js';

@@ -3,7 +3,7 @@ import { constructionById, hoseJoint } from '../hose/index.js';
 import { besides, branchKeys, hoseJointId, jointId } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import {
-  terminalConnector,
+  terminalCases,
   terminalName,
   type AssembledBranch,
   type AssembledPiece,
@@ -20,7 +20,8 @@ interface Facing {
   readonly what: 'Port' | 'Adapter' | 'Branch' | 'Hose end' | 'Plug' | 'Sensor';
   readonly name: string;
   readonly key: string;
-  readonly connector: Connector;
+  /** What it is; several where a port may be one of them. */
+  readonly cases: readonly Connector[];
 }
 
 /** The joints of a line, numbered from port A to port B; those on a branch follow the joint before their tee. */
@@ -32,8 +33,8 @@ export function numberJoints(ways: readonly AssembledWay[], pieces: readonly Ass
 function inWay(way: AssembledWay, pieces: readonly AssembledPiece[]): Unnumbered[] {
   const { at, fittings, branches, from, to } = way;
   const [before, after] = besides({ pieces: pieces.map((p) => p.piece) }, at);
-  const [near, far] = [terminalConnector(from), terminalConnector(to)];
-  if (!fittings || !near || !far) return [];
+  const [near, far] = [terminalCases(from), terminalCases(to)];
+  if (!fittings || near.length === 0 || far.length === 0) return [];
   // told from the port where there is one
   const backwards = from.kind === 'hose end' && to.kind === 'port';
   const list: Unnumbered[] = [];
@@ -47,26 +48,34 @@ function inWay(way: AssembledWay, pieces: readonly AssembledPiece[]): Unnumbered
       ...(piece ? { piece } : {}),
       title: `${one.what} to ${other.what.toLowerCase()}`,
       parts: [one.name, other.name],
-      connectors: [one.connector, other.connector],
-      mating: mate(one.connector, other.connector),
+      ...worstOf(one.cases, other.cases),
       ...(branch ? { branch } : {}),
     });
   };
   let exposed = facing(from, before, near);
   fittings.forEach(({ fitting, inEnd, outEnd, key }, i) => {
     const adapter = { what: 'Adapter', name: fitting.name, key } as const;
-    join(exposed, { ...adapter, connector: fitting.ends[inEnd]! });
+    join(exposed, { ...adapter, cases: [fitting.ends[inEnd]!] });
     for (const branch of branches.filter((b) => b.at === i)) alongBranch(way, i, branch, join);
-    exposed = { ...adapter, connector: fitting.ends[outEnd]! };
+    exposed = { ...adapter, cases: [fitting.ends[outEnd]!] };
   });
   join(exposed, facing(to, after, far));
   return list;
 }
 
-function facing(terminal: Terminal, key: string, connector: Connector): Facing {
+function facing(terminal: Terminal, key: string, cases: readonly Connector[]): Facing {
   return terminal.kind === 'port'
-    ? { what: 'Port', name: terminalName(terminal), key, connector }
-    : { what: 'Hose end', name: terminal.hoseEnd!.name, key, connector };
+    ? { what: 'Port', name: terminalName(terminal), key, cases }
+    : { what: 'Hose end', name: terminal.hoseEnd!.name, key, cases };
+}
+
+const BAD = { seals: 0, leaks: 1, 'does-not-join': 2 } as const satisfies Record<Mating['outcome'], number>;
+
+/** The worst verdict of all that the two may be. */
+function worstOf(some: readonly Connector[], others: readonly Connector[]): Pick<LineJoint, 'connectors' | 'mating' | 'uncertain'> {
+  const all = some.flatMap((a) => others.map((b) => ({ connectors: [a, b] as const, mating: mate(a, b) })));
+  const worst = all.reduce((bad, next) => (BAD[next.mating.outcome] > BAD[bad.mating.outcome] ? next : bad));
+  return all.length > 1 ? { ...worst, uncertain: true } : worst;
 }
 
 function alongBranch(
@@ -79,14 +88,14 @@ function alongBranch(
   const stood = kept.chosen!.branches.find((b) => b.at === at && b.end === branch.end)!;
   const keys = branchKeys(key, stood);
   const place = { at, end: branch.end };
-  let exposed: Facing = { what: 'Branch', name: fitting.name, key: keys[0]!, connector: fitting.ends[branch.end]! };
+  let exposed: Facing = { what: 'Branch', name: fitting.name, key: keys[0]!, cases: [fitting.ends[branch.end]!] };
   branch.fittings.forEach(({ fitting: part, inEnd, outEnd }, i) => {
     const what = part.ends.length === 1 ? 'Plug' : 'Adapter';
-    join(exposed, { what, name: part.name, key: keys[i + 1]!, connector: part.ends[inEnd]! }, place);
-    exposed = { what: 'Adapter', name: part.name, key: keys[i + 1]!, connector: part.ends[outEnd]! };
+    join(exposed, { what, name: part.name, key: keys[i + 1]!, cases: [part.ends[inEnd]!] }, place);
+    exposed = { what: 'Adapter', name: part.name, key: keys[i + 1]!, cases: [part.ends[outEnd]!] };
   });
   const { sensor } = branch;
-  if (sensor) join(exposed, { what: 'Sensor', name: sensor.name, key: 'sensor', connector: sensor.connector }, place);
+  if (sensor) join(exposed, { what: 'Sensor', name: sensor.name, key: 'sensor', cases: [sensor.connector] }, place);
 }
 
 /**

@@ -28,6 +28,8 @@ export function placesForSensor(
   return document.ports
     .filter((port) => port.id !== from.id && isFree(port, document, from.id))
     .flatMap((port) => {
+      // where the thread is not certain, nothing is promised
+      if (!port.connector) return [];
       const query = { from: port.connector, to: sensor, fittings: catalogue.fittings, limit: 1, maxFittings: 2 };
       const chain = solveChains({ ...query, ...(weights ? { weights } : {}) }).chains[0];
       return chain ? [{ port, chain }] : [];
@@ -46,7 +48,7 @@ export function sensorFindings(line: Line, { side, port }: PortTerminal, { docum
   const { sensor } = port;
   if (!sensor) return [];
   const at = { lineId: line.id, portId: port.id, way: side === 'A' ? 0 : line.ways.length - 1 };
-  const misfit = sensorMisfit({ connector: port.connector, sensor: { ...sensor, movedTo: null } });
+  const misfit = sensorMisfit({ ...port, sensor: { ...sensor, movedTo: null } });
   const own = misfit ? [finding('sensor-off-port', at, `The ${sensor.name} cannot have come out of this port: ${misfit}`)] : [];
   if (document.lines.some((l) => branchesIn(l).some((b) => b.to === 'sensor' && b.portId === port.id))) return own;
   return [...own, ...placeFindings(port, at, document, catalogue)];
@@ -76,7 +78,7 @@ export function sensorMove({ sensor }: Port, document: JobDocument, catalogue: C
   if (!sensor?.movedTo || !place) return undefined;
   const fittings: Fitting[] = [];
   const joints: Mating[] = [];
-  let exposed: Connector | undefined = place.connector;
+  let exposed: Connector | undefined = place.connector ?? undefined;
   for (const link of sensor.movedTo.fittings) {
     const fitting = findFitting(catalogue, link.id);
     const inner = fitting?.ends[link.inEnd];

@@ -130,6 +130,8 @@ function placeOf({ from, to }: AssembledWay): string {
 function waysFor(way: AssembledWay, catalogue: Catalogue, weights: ChainWeights): Way[] | string {
   const gap = gapOf(way);
   if (!gap) {
+    const doubt = [way.from, way.to].find((t) => t.kind === 'port' && !t.port.connector);
+    if (doubt) return `The thread of ${terminalName(doubt)} is not certain: settle it first.`;
     const open = [way.from, way.to].find((t): t is HoseTerminal => t.kind === 'hose end' && t.hoseEnd === undefined)!;
     if (!open.hose) return 'No hose is chosen yet.';
     const angle = open.piece.wanted?.[`angle${open.side}`];

@@ -71,11 +71,13 @@ export interface Gap {
   readonly to: GapSide;
 }
 
-/** The gap that a way of a line bridges; undefined while one of its sides is not chosen. */
+/** The gap that a way of a line bridges; undefined while one of its sides is not chosen or not certain. */
 export function gapOf({ from, to }: Pick<AssembledWay, 'from' | 'to'>): Gap | undefined {
   const side = (t: Terminal): GapSide | undefined =>
     t.kind === 'port'
-      ? { connector: t.port.connector, portId: t.port.id, ...(t.port.sensor ? { sensor: t.port.sensor } : {}) }
+      ? t.port.connector
+        ? { connector: t.port.connector, portId: t.port.id, ...(t.port.sensor ? { sensor: t.port.sensor } : {}) }
+        : undefined
       : t.hoseEnd && { connector: t.hoseEnd.connector, boreMm: t.hoseEnd.boreMm };
   const [a, b] = [side(from), side(to)];
   return a && b && { from: a, to: b };
@@ -83,7 +85,7 @@ export function gapOf({ from, to }: Pick<AssembledWay, 'from' | 'to'>): Gap | un
 
 /** The gap from a port to a hose end. */
 export function gapToHoseEnd(
-  port: Pick<Port, 'connector' | 'sensor'> & { readonly id?: string },
+  port: Pick<Port, 'sensor'> & { readonly connector: Connector; readonly id?: string },
   hoseEnd: Pick<HoseEnd, 'connector' | 'boreMm'>,
 ): Gap {
   const { id, connector, sensor } = port;
@@ -150,14 +152,16 @@ export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions 
   }
 }
 
-/** The ways from a port to a hose end. */
+/** The ways from a port to a hose end; none from a port whose thread is not certain. */
 export function waysToHoseEnd(
   port: Pick<Port, 'connector' | 'sensor'> & { readonly id?: string },
   hoseEnd: HoseEnd,
   catalogue: Catalogue,
   options: WaysOptions = {},
 ): WaysAnswer {
-  return waysAcross(gapToHoseEnd(port, hoseEnd), catalogue, options);
+  const { connector } = port;
+  if (!connector) return { ways: [], missingLinks: [], explanation: 'The thread of the port is not certain.', inTheWay: [] };
+  return waysAcross(gapToHoseEnd({ ...port, connector }, hoseEnd), catalogue, options);
 }
 
 /** Adds to a chain what it is called and what decides. */

@@ -1,4 +1,14 @@
-import { entities, type CataloguePart, type EntityType, type JobEntities, type Line, type Port, type WeightsRow } from '@gewinde/core';
+import {
+  entities,
+  type CataloguePart,
+  type Connector,
+  type EntityType,
+  type JobEntities,
+  type Line,
+  type Port,
+  type PortThread,
+  type WeightsRow,
+} from '@gewinde/core';
 import type { Knex } from 'knex';
 import { fromJson } from './from-json.js';
 import { listPartRows } from './part-rows.js';
@@ -56,20 +66,20 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'ports',
     key: 'id',
     order: 'order',
-    toColumns: ({ jobId, componentId, connector, sensor, openEnd, ...port }) => ({
+    toColumns: ({ jobId, componentId, connector, maybe, said, sensor, openEnd, ...port }) => ({
       ...port,
       sensor: sensor ? JSON.stringify(sensor) : null,
       open_end: openEnd ?? false,
       job_id: jobId,
       component_id: componentId,
-      connector: JSON.stringify(connector),
+      connector: JSON.stringify(connector ?? { maybe, said }),
     }),
     fromColumns: (c) => ({
       id: c['id'] as string,
       jobId: c['job_id'] as string,
       componentId: c['component_id'] as string,
       label: c['label'] as string,
-      connector: fromJson<Port['connector']>(c['connector']),
+      ...threadOf(fromJson<Connector | Pick<Port, 'maybe' | 'said'>>(c['connector'])),
       note: c['note'] as string,
       order: c['order'] as number,
       ...(c['sensor'] ? { sensor: fromJson<NonNullable<Port['sensor']>>(c['sensor']) } : {}),
@@ -124,6 +134,11 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
 };
 
 /** Types in the order in which rows can be put in: parents before children. */
+/** A port's thread as its column has it: a connector, or what is known instead. */
+function threadOf(kept: Connector | Pick<Port, 'maybe' | 'said'>): PortThread {
+  return 'family' in kept ? { connector: kept } : { connector: null, ...kept };
+}
+
 export const entityTypes = Object.keys(entities) as EntityType[];
 
 export async function listRows<T extends EntityType>(db: Knex, type: T, where: Columns): Promise<Rows[T][]> {

@@ -39,7 +39,7 @@ describe('the demo job', () => {
   });
 
   it('covers metric, boss, flare, barb and both taper ports', () => {
-    expect(new Set(document.ports.map((p) => p.connector.family))).toEqual(new Set(['metric', 'orb', 'flare37', 'npt', 'r', 'barb']));
+    expect(new Set(document.ports.map((p) => p.connector?.family))).toEqual(new Set(['metric', 'orb', 'flare37', 'npt', 'r', 'barb']));
   });
 });
 

@@ -1,4 +1,4 @@
-import { jobContracts, type Command, type JobDocument } from '@gewinde/core';
+import { formatPortThread, jobContracts, type Command, type JobDocument, type Port } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { sampleJob, startTestApp, type TestApp } from '../../test/test-app.js';
 
@@ -134,6 +134,24 @@ describe('commands', () => {
     const { jobId, blockId } = await sampleJob(server);
     const answer = await server.change(jobId, { do: 'add-port', componentId: blockId, label: 'sensor', notation: 'ntp 1/8 f' });
     expect(answer.body).toMatchObject({ code: 'connector-syntax', field: 'notation', position: 0, length: 3, suggestion: 'npt 1/8 f' });
+  });
+
+  it('keep a port in doubt as it is, and take it back', async () => {
+    const { jobId, blockId } = await sampleJob(server);
+    const added = await server.change(jobId, [
+      { do: 'add-port', componentId: blockId, label: 'rear', notation: 'npt 1/8 f | rc 1/8 f' },
+      { do: 'add-port', componentId: blockId, label: 'side', notation: '? about 14 mm' },
+    ]);
+    const [rear, side] = added.body.put.map((entity) => entity.row as Port);
+    expect([formatPortThread(rear!), formatPortThread(side!)]).toEqual(['npt 1/8 f | rc 1/8 f', '? about 14 mm']);
+    const kept = async (id: string): Promise<Port> => (await server.document(jobId)).ports.find((p) => p.id === id)!;
+    expect([await kept(rear!.id), await kept(side!.id)]).toEqual([rear, side]);
+    await server.change(jobId, { do: 'edit-port', id: rear!.id, version: 1, set: { notation: 'rc 1/8 f' } });
+    expect(await kept(rear!.id)).toMatchObject({ connector: { family: 'r' } });
+    await server.ask(jobContracts.undoJob, { params: { id: jobId }, body: { key: randomUUID() } });
+    expect(await kept(rear!.id)).toEqual({ ...rear, version: 3 });
+    const file = (await server.ask(jobContracts.exportJob, { params: { id: jobId } })).body;
+    expect(JSON.stringify(file)).toContain('"connector":"? about 14 mm"');
   });
 
   it('keep signs of every script, and quotes, as they were typed', async () => {

@@ -1,5 +1,14 @@
 import { TestBed } from '@angular/core/testing';
-import { parseConnector, usualWeights, type Command, type CommandOf, type JobDocument, type Line, type Port } from '@gewinde/core';
+import {
+  parseConnector,
+  parsePortThread,
+  usualWeights,
+  type Command,
+  type CommandOf,
+  type JobDocument,
+  type Line,
+  type Port,
+} from '@gewinde/core';
 import { assembleLine } from '@gewinde/core';
 import { catalogue, document, feed, withPiece, withWay } from '../../../core/testing/sample-job';
 import { answer, openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
@@ -50,6 +59,35 @@ describe('the ways', () => {
   it('ask for a hose first', async () => {
     await show(withPiece(open, { hose: null, endA: null, endB: null }));
     expect(ways.text()).toContain('Choose the hose and its ends');
+  });
+
+  const logged = (notation: string): JobDocument => ({
+    ...document,
+    ports: document.ports.map((p) => (p.id === 'gallery' ? { ...p, ...parsePortThread(notation) } : p)),
+  });
+
+  it('of a port that may be several stand side by side, and each is a button that settles it', async () => {
+    await show(withWay(feed, 0, null), logged('m14x1.5 f washer | orb6 f'));
+    expect(ways.all('g-case-table tbody tr').map((r) => r.textContent)).toEqual([
+      expect.stringMatching(/M14×1\.5, female, washer.*m14x1\.5 m washer to an6 m/s),
+      expect.stringMatching(/O-ring boss -6, female.*orb6 m to an6 m/s),
+    ]);
+    expect(ways.text()).toContain('No way does: nothing goes in before it is settled.');
+    expect(ways.text()).toMatch(/must come off, cold.*Pitch gauge/s);
+    await ways.press('button', 'It is this');
+    const { set } = job.sent().commands[0] as CommandOf<'edit-port'>;
+    expect(set.notation).toBe('m14x1.5 f washer');
+  });
+
+  it('of a port that may be several may be one that seals whichever it is', async () => {
+    await show(withWay(feed, 0, null), logged('rp 1/8 f | rc 1/8 f'));
+    await ways.press('button', 'Take it');
+    expect(command()).toMatchObject({ do: 'take-way', at: 0, fittings: [{ id: 'r1/8m+an6m' }] });
+  });
+
+  it('of a port that is not known wait for it', async () => {
+    await show(withWay(feed, 0, null), logged('? about 14 mm'));
+    expect(ways.text()).toContain('The thread of block, port gallery is not known');
   });
 
   it('say so where the catalogue has none, and which part would do', async () => {

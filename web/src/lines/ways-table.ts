@@ -6,8 +6,10 @@ import {
   findFitting,
   formatQuantity,
   gapOf,
+  gapsByCase,
   keptWay,
   partsOfWay,
+  portCases,
   terminalName,
   type AssembledLine,
   type AssembledWay,
@@ -16,6 +18,7 @@ import {
   type KeptWay,
   type Way,
   type WaysAnswer,
+  type WaysOptions,
   type Wishes,
 } from '@gewinde/core';
 import { NgbModal, NgbNav, NgbNavItem, NgbNavLinkBase, NgbNavLinkButton } from '@ng-bootstrap/ng-bootstrap';
@@ -26,6 +29,7 @@ import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { WaysService } from '../workers/ways-service';
 import type { WaysQuestion } from '../workers/ways-protocol';
+import { CaseTable } from './case-table';
 import { MissingParts } from './missing-parts';
 import { SensorPlaces } from './sensor-places';
 import { WayRow, type WayView } from './way-row';
@@ -50,7 +54,7 @@ let tables = 0;
 @Component({
   selector: 'g-ways-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MissingParts, NgbNav, NgbNavItem, NgbNavLinkBase, NgbNavLinkButton, SensorPlaces, WayRow, WishesPanel],
+  imports: [CaseTable, MissingParts, NgbNav, NgbNavItem, NgbNavLinkBase, NgbNavLinkButton, SensorPlaces, WayRow, WishesPanel],
   templateUrl: './ways-table.html',
   styleUrl: './ways-table.scss',
 })
@@ -79,6 +83,15 @@ export class WaysTable {
   protected readonly way = computed((): AssembledWay => this.line().ways[this.at()] ?? this.line().ways[0]!);
   protected readonly tabs = computed(() => this.line().ways.map((way) => ({ at: way.at, name: nameOf(way), open: !way.fittings })));
   protected readonly title = computed(() => titleOf(this.way()));
+  /** Where the ports beside it are not certain. */
+  protected readonly cases = computed(() => gapsByCase(this.way()), { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) });
+  protected readonly caseOptions = computed((): WaysOptions => ({ wishes: this.wishes(), weights: this.weights() }));
+  protected readonly waiting = computed(() => {
+    const unknown = [this.way().from, this.way().to].find((t) => t.kind === 'port' && portCases(t.port).length === 0);
+    return unknown
+      ? `The thread of ${terminalName(unknown)} is not known: name it in the survey, or write there what it may be.`
+      : 'Choose the hose and its ends at the right first; then the ways that seal are listed here.';
+  });
   protected readonly gap = computed((): Gap | undefined => gapOf(this.way()));
   /** Ports beside this way in which a sensor sits. */
   protected readonly seated = computed(() =>

@@ -9,13 +9,14 @@ import { QuantityInput } from './quantity-input';
   imports: [QuantityInput, NotationInput, ReactiveFormsModule],
   template: `
     <g-quantity-input label="Taped length" [system]="system()" [least]="1" [most]="30000" [optional]="true" [formControl]="length" />
-    <g-notation-input [control]="notation" (accept)="accepted.set($event)" />
+    <g-notation-input [control]="notation" [ofPort]="ofPort()" (accept)="accepted.set($event)" />
   `,
 })
 class Host {
   readonly length = new FormControl<number | null>(664);
   readonly system = signal<UnitSystem>('metric');
   readonly notation = new FormControl('', { nonNullable: true });
+  readonly ofPort = signal(false);
   readonly accepted = signal<Connector | null>(null);
 }
 
@@ -87,6 +88,19 @@ describe('inputs', () => {
     expect(text).toContain('12.5');
     await type(1, 'm14x1.5 f washer', 'Enter');
     expect(host.accepted()).toEqual({ family: 'metric', size: 'M14x1.5', gender: 'female', seat: 'washer' });
+  });
+
+  it('of a port it may be said what it may be, or that it is not known', async () => {
+    await type(1, 'npt 1/8 f | rc 1/8 f');
+    expect(root().querySelector('g-notation-input .g-error')).not.toBeNull();
+    host.ofPort.set(true);
+    await type(1, 'npt 1/8 f | rc 1/8 f');
+    expect([...root().querySelectorAll('.cases li')].map((li) => li.textContent)).toEqual([
+      'American taper pipe 1/8, female',
+      'British taper pipe 1/8, female',
+    ]);
+    await type(1, '? about 14 mm');
+    expect(root().querySelector('g-notation-input')!.textContent).toContain('Not known: about 14 mm');
   });
 
   it('a mistake is marked where it stands, and its suggestion can be taken', async () => {

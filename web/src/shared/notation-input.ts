@@ -1,16 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, output, viewChild } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { type AbstractControl, type FormControl, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
-import { describeConnector, formatConnector, formatQuantity, portDrawing, type Connector, type UnitSystem } from '@gewinde/core';
+import {
+  connectorName,
+  describeConnector,
+  formatConnector,
+  formatPortThread,
+  formatQuantity,
+  portDrawing,
+  type Connector,
+  type ConnectorSyntaxError,
+  type PortThread,
+  type UnitSystem,
+} from '@gewinde/core';
 import { switchMap } from 'rxjs';
 import { DrawingView } from './drawing';
-import { readNotation } from './read-notation';
+import { readNotation, readPortThread } from './read-notation';
 
 let inputs = 0;
 
 /**
  * One line of notation, read as it is typed: shown back in full words with the thread's dimensions and its section; a mistake is
- * pointed at where it stands, with a suggestion that a click or Tab takes.
+ * pointed at where it stands, with a suggestion that a click or Tab takes. Of a port it may be said what it may be, or that it is not known.
  */
 @Component({
   selector: 'g-notation-input',
@@ -24,7 +35,10 @@ export class NotationInput {
   readonly control = input.required<FormControl<string>>();
   readonly label = input('Port in one line');
   readonly system = input<UnitSystem>('metric');
-  readonly accept = output<Connector>();
+  /** A port need not be certain: `npt 1/8 f | rc 1/8 f`, `? about 14 mm`. */
+  readonly ofPort = input(false);
+  /** The connector, where it is certain. */
+  readonly accept = output<Connector | null>();
 
   protected readonly id = `notation${++inputs}`;
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
@@ -39,9 +53,23 @@ export class NotationInput {
     this.events();
     return (this.control().getError('refused') as string | null) ?? null;
   });
-  protected readonly reading = computed(() => readNotation(this.text()));
-  readonly connector = computed(() => this.reading().connector);
+  private readonly reading = computed((): { readonly thread: PortThread | null; readonly error: ConnectorSyntaxError | null } => {
+    if (this.ofPort()) return readPortThread(this.text());
+    const { connector, error } = readNotation(this.text());
+    return { thread: connector && { connector }, error };
+  });
+  readonly connector = computed(() => this.reading().thread?.connector ?? null);
   protected readonly error = computed(() => this.reading().error);
+  /** A port that is read, and is not certain. */
+  protected readonly open = computed(() => {
+    const { thread } = this.reading();
+    if (!thread || thread.connector) return null;
+    return {
+      said: thread.said,
+      cases: (thread.maybe ?? []).map((c) => ({ name: connectorName(c), drawing: portDrawing(c, { width: 100, height: 70 }) })),
+      written: formatPortThread(thread),
+    };
+  });
   protected readonly words = computed(() => {
     const connector = this.connector();
     if (!connector) return null;
@@ -92,10 +120,9 @@ export class NotationInput {
   }
 
   protected entered(event: Event): void {
-    const connector = this.connector();
-    if (!connector) return;
+    if (this.error()) return;
     event.preventDefault();
-    this.accept.emit(connector);
+    this.accept.emit(this.connector());
   }
 
   protected takeSuggestion(): void {
@@ -108,6 +135,6 @@ export class NotationInput {
 }
 
 /** A port's notation must read; what is wrong is shown by the field itself. */
-export function readable(control: AbstractControl<string>): ValidationErrors | null {
-  return readNotation(control.value).connector ? null : { notation: true };
+export function readablePort(control: AbstractControl<string>): ValidationErrors | null {
+  return readPortThread(control.value).error ? { notation: true } : null;
 }

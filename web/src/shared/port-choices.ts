@@ -1,4 +1,4 @@
-import { connectorName, formatConnector, userOfPort, type JobDocument, type Port } from '@gewinde/core';
+import { formatPortThread, portThreadName, userOfPort, type JobDocument, type Port } from '@gewinde/core';
 
 /** A port as it is picked. */
 export interface PortChoice {
@@ -28,7 +28,7 @@ export function portChoices(document: JobDocument, besides?: string): PortChoice
           id: port.id,
           port,
           component: component.name,
-          notation: formatConnector(port.connector),
+          notation: formatPortThread(port),
           name: `${component.name}, ${port.label}`,
           ...(usedBy ? { usedBy } : {}),
         };
@@ -44,7 +44,7 @@ export function matchingPorts(choices: readonly PortChoice[], text: string): Por
     .split(/[\s,·]+/)
     .filter(Boolean);
   return choices.filter((c) => {
-    const said = `${c.name} ${c.notation} ${connectorName(c.port.connector)}`.toLowerCase();
+    const said = `${c.name} ${c.notation} ${portThreadName(c.port)}`.toLowerCase();
     return words.every((word) => said.includes(word));
   });
 }

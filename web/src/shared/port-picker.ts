@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, untracked, viewChild } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { portDrawing } from '@gewinde/core';
+import { portCases, portDrawing } from '@gewinde/core';
 import { NgbTypeahead, type NgbTypeaheadSelectItemEvent } from '@ng-bootstrap/ng-bootstrap';
 import { map, merge, type Observable, startWith, Subject, switchMap } from 'rxjs';
 import { DrawingView } from './drawing';
@@ -68,8 +68,9 @@ export class PortPicker {
   protected readonly shown = (choice: PortChoice | string): string =>
     typeof choice === 'string' ? choice : `${choice.name} · ${choice.notation}`;
 
-  protected drawing({ port }: PortChoice): ReturnType<typeof portDrawing> {
-    return portDrawing(port.connector, { width: 64, height: 40 });
+  protected drawing({ port }: PortChoice): ReturnType<typeof portDrawing> | null {
+    const [connector] = portCases(port);
+    return connector ? portDrawing(connector, { width: 64, height: 40 }) : null;
   }
 
   /** All of them, before a letter is typed. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
-import { connectorName, formatConnector } from '@gewinde/core';
+import { formatPortThread, portThreadName } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
@@ -84,7 +84,7 @@ export class FindDialog {
       ...document.ports.map((p): Finding => ({
         kind: 'port',
         name: `${componentName(p.componentId)}, ${p.label}`,
-        detail: `${formatConnector(p.connector)} · ${connectorName(p.connector)}`,
+        detail: `${formatPortThread(p)} · ${portThreadName(p)}`,
         open: () => this.router.navigate(['/job', jobId, 'survey'], { queryParams: { component: p.componentId, port: p.id } }),
       })),
       ...document.components.map((c): Finding => ({

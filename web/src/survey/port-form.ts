@@ -5,6 +5,7 @@ import {
   CommandError,
   ConnectorSyntaxError,
   formatConnector,
+  formatPortThread,
   parseConnector,
   sameConnector,
   sensorMisfit,
@@ -19,8 +20,8 @@ import type { BenchDialog as BenchDialogType } from '../bench/bench-dialog';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { refuse } from '../shared/field-problem';
-import { NotationInput, readable } from '../shared/notation-input';
-import { readNotation } from '../shared/read-notation';
+import { NotationInput, readablePort } from '../shared/notation-input';
+import { readNotation, readPortThread } from '../shared/read-notation';
 import { TextField } from '../shared/text-field';
 
 /** One line of notation makes a port; with a port to edit, changes it. */
@@ -42,7 +43,7 @@ export class PortForm {
   private readonly notationField = viewChild.required(NotationInput);
 
   protected readonly form = new FormGroup({
-    notation: new FormControl('', { nonNullable: true, validators: [readable] }),
+    notation: new FormControl('', { nonNullable: true, validators: [readablePort] }),
     label: new FormControl('', { nonNullable: true }),
     note: new FormControl('', { nonNullable: true }),
     sensorName: new FormControl('', { nonNullable: true }),
@@ -66,7 +67,7 @@ export class PortForm {
 
   private fill(port: Port | null): void {
     this.form.reset({
-      notation: port ? formatConnector(port.connector) : '',
+      notation: port ? formatPortThread(port) : '',
       label: port?.label ?? '',
       note: port?.note ?? '',
       sensorName: port?.sensor?.name ?? '',
@@ -158,8 +159,9 @@ export class PortForm {
 
   private misfitOf(): string | undefined {
     const { notation, sensorName, sensorNotation } = this.form.getRawValue();
-    const [connector, own] = [notation, sensorNotation].map((text) => readNotation(text).connector);
-    return connector && own ? sensorMisfit({ connector, sensor: { name: sensorName, connector: own, movedTo: null } }) : undefined;
+    const { thread } = readPortThread(notation);
+    const own = readNotation(sensorNotation).connector;
+    return thread && own ? sensorMisfit({ ...thread, sensor: { name: sensorName, connector: own, movedTo: null } }) : undefined;
   }
 
   private freeLabel(): string {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { connectorName, formatConnector, sensorMisfit, userOfPort, type Port } from '@gewinde/core';
+import { formatPortThread, portThreadName, sensorMisfit, userOfPort, type Port } from '@gewinde/core';
 import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Icon } from '../shared/icon';
@@ -46,8 +46,8 @@ export class PortTable {
   protected readonly rows = computed(() =>
     this.ports().map((port) => ({
       port,
-      notation: formatConnector(port.connector),
-      words: connectorName(port.connector),
+      notation: formatPortThread(port),
+      words: portThreadName(port),
       ...this.usesOf(port),
       misfit: sensorMisfit(port),
     })),

@@ -28,6 +28,25 @@ describe('the port form', () => {
     expect(store.document()!.ports.filter((p) => p.label === 'sensor')).toEqual([made]);
   });
 
+  it('logs a port that may be several, and shows it as it is', async () => {
+    const { sent, store } = await openSampleJob();
+    const form = await render(PortForm, { component: block });
+    await form.typeNotation('npt 1/8 f | rc 1/8');
+    await form.type('Sits in it now, if anything', 'switch');
+    await form.type('Its own thread', 'm10x1 m washer');
+    expect(form.text()).toContain('m10x1 m washer does not seal in npt 1/8 f');
+    await form.type('Its own thread', 'r 1/8 m');
+    expect(form.text()).not.toContain('does not seal');
+    await form.press('button', 'Add port');
+    expect(sent().commands).toMatchObject([{ notation: 'npt 1/8 f | rc 1/8' }]);
+    const made = store.document()!.ports.at(-1)!;
+    expect(made).toMatchObject({ connector: null, maybe: [{ family: 'npt' }, { family: 'r' }] });
+    const table = await render(PortTable, { ports: [made] });
+    expect(table.text()).toContain('American taper pipe 1/8, female, or British taper pipe 1/8, female');
+    const again = await render(PortForm, { component: block, editing: made });
+    expect(again.notation().value).toBe('npt 1/8 f | rc 1/8 f');
+  });
+
   it('names a port itself when it is given no name', async () => {
     const { sent } = await openSampleJob();
     const form = await render(PortForm, { component: block });

@@ -1,7 +1,7 @@
-import { assembleJob, partsBetween, placesForSensor, solveJob, waysAcross, type Catalogue } from '@gewinde/core';
+import { assembleJob, partsBetween, placesForSensor, solveJob, waysAcross, waysByCase, type Catalogue } from '@gewinde/core';
 import type { WaysReply, WaysRequest } from './ways-protocol';
 
-type Question = Extract<WaysRequest, { kind: 'ways' | 'parts' | 'places' | 'job' }>;
+type Question = Extract<WaysRequest, { kind: 'ways' | 'cases' | 'parts' | 'places' | 'job' }>;
 
 /** Lets what has come in meanwhile be heard. */
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
@@ -22,6 +22,10 @@ export function answerWays(reply: (message: WaysReply) => void): (request: WaysR
       case 'ways': {
         const { gap, options } = question.question;
         return reply({ id, kind: 'ways', answer: waysAcross(gap, catalogue, options) });
+      }
+      case 'cases': {
+        const { cases, options } = question.question;
+        return reply({ id, kind: 'cases', answer: waysByCase(cases, catalogue, options) });
       }
       case 'parts': {
         const { gap, kind, options } = question.question;
@@ -67,6 +71,7 @@ export function answerWays(reply: (message: WaysReply) => void): (request: WaysR
         else if (working) cancelled.add(request.id);
         return;
       case 'ways':
+      case 'cases':
       case 'parts':
       case 'places':
       case 'job':

@@ -1,8 +1,8 @@
 import { inject, Injectable } from '@angular/core';
-import type { Catalogue, Connector, JobDocument, JobQuery, PartBetween, Port, SensorPlace, WaysAnswer } from '@gewinde/core';
+import type { CasesAnswer, Catalogue, Connector, JobDocument, JobQuery, PartBetween, Port, SensorPlace, WaysAnswer } from '@gewinde/core';
 import { filter, map, Observable, Subject, takeWhile, timeout } from 'rxjs';
 import { ShopStore } from '../data/shop-store';
-import type { PartsQuestion, WaysQuestion, WaysReply, WaysRequest } from './ways-protocol';
+import type { CasesQuestion, PartsQuestion, WaysQuestion, WaysReply, WaysRequest } from './ways-protocol';
 import { makeWaysWorker } from './worker-factory';
 
 type Asking = Extract<WaysRequest, { id: number }>;
@@ -31,6 +31,11 @@ export class WaysService {
 
   ways(question: WaysQuestion): Observable<WaysAnswer> {
     return this.ask<Answer<'ways'>>({ kind: 'ways', question }).pipe(map(({ answer }) => answer));
+  }
+
+  /** The ways of every case of a place whose ports are not certain. */
+  cases(question: CasesQuestion): Observable<CasesAnswer> {
+    return this.ask<Answer<'cases'>>({ kind: 'cases', question }).pipe(map(({ answer }) => answer));
   }
 
   /** The parts of a kind that can be put in at a place, the best first. */

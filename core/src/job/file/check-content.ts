@@ -1,6 +1,7 @@
-import { ConnectorSyntaxError, parseConnector, type Connector } from '../../connectors/index.js';
+import { ConnectorSyntaxError, parseConnector } from '../../connectors/index.js';
 import { checkPart, type PartEntry } from '../catalogue-part.js';
 import { partsOfWay } from '../line-path.js';
+import { parsePortThread, type PortThread } from '../port-thread.js';
 import { JobFileError } from './job-file-error.js';
 import type { JobFile } from './job-file-schema.js';
 
@@ -8,10 +9,10 @@ import type { JobFile } from './job-file-schema.js';
  * Checks what a schema cannot: keys unique, ports that anything names exist and are used once, notation reads, every part that anything
  * names is there, and every part of the file holds together as if it had been typed by hand.
  * @param knownFittings ids of fittings the shop has besides those of the file
- * @returns the connector of every port by its key
+ * @returns what is known of the thread of every port, by its key
  * @throws {JobFileError} `job-file-content`
  */
-export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<string>): Map<string, Connector> {
+export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<string>): Map<string, PortThread> {
   const fail = (message: string, field: string): never => {
     throw new JobFileError('job-file-content', message, field);
   };
@@ -24,13 +25,13 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
       const problem = checkPart({ kind, part } as PartEntry)[0];
       if (problem) fail(`${part.name}: ${problem.message}`, `parts/${list}/${i}/${problem.field}`);
     });
-  const connectors = new Map<string, Connector>();
+  const connectors = new Map<string, PortThread>();
   file.components.forEach((component, i) =>
     component.ports.forEach((port, j) => {
       const field = `components/${i}/ports/${j}`;
       if (connectors.has(port.key)) fail(`Two ports have the key "${port.key}".`, `${field}/key`);
-      connectors.set(port.key, readConnector(port.connector, `${field}/connector`));
-      if (port.sensor) readConnector(port.sensor.connector, `${field}/sensor/connector`);
+      connectors.set(port.key, readNotation(parsePortThread, port.connector, `${field}/connector`));
+      if (port.sensor) readNotation(parseConnector, port.sensor.connector, `${field}/sensor/connector`);
     }),
   );
   const used = new Map<string, number>();
@@ -99,9 +100,9 @@ function checkPath({ number, pieces, ways }: JobFile['lines'][number], i: number
   }
 }
 
-function readConnector(text: string, field: string): Connector {
+function readNotation<T>(read: (text: string) => T, text: string, field: string): T {
   try {
-    return parseConnector(text);
+    return read(text);
   } catch (error) {
     if (error instanceof ConnectorSyntaxError)
       throw new JobFileError('job-file-content', `"${text}": ${error.message} ${error.hint}`, field);

@@ -40,7 +40,7 @@ export function documentOfFile(
         id: portIds.get(key)!,
         jobId,
         componentId,
-        connector: connectors.get(key)!,
+        ...connectors.get(key)!,
         ...(sensor ? { sensor: sensorOf(sensor) } : {}),
         order,
         version: 1,

@@ -4,6 +4,7 @@ import { FittingSchema } from '../../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../../hose/index.js';
 import { without } from '../../schema/index.js';
 import { ComponentFields, JobFields, PortFields, SensorSchema } from '../job-schema.js';
+import { MOST_PORT_NOTATION } from '../port-thread.js';
 import { LineFields, LineWaySchema, MOST_FITTINGS, MOST_PIECES, PlacedSchema, waySchema } from '../line-schema.js';
 
 /** The version of the job file this app writes; {@link upgradeJobFile} says what each one brought. */
@@ -12,6 +13,8 @@ export const OLDEST_JOB_FILE_VERSION = 1;
 
 const Key = Type.String({ minLength: 1, maxLength: 40 });
 const Notation = Type.String({ minLength: 1, maxLength: 80 });
+/** Of a port: it may be one of several. */
+const PortNotation = Type.String({ minLength: 1, maxLength: MOST_PORT_NOTATION });
 
 const SensorInFile = Type.Object(
   {
@@ -52,8 +55,8 @@ export const JobFileSchema = Type.Object(
             Type.Object(
               {
                 key: Key,
-                ...without(PortFields.properties, 'order', 'connector', 'sensor'),
-                connector: Notation,
+                ...without(PortFields.properties, 'order', 'connector', 'maybe', 'said', 'sensor'),
+                connector: PortNotation,
                 sensor: Type.Optional(SensorInFile),
               },
               { additionalProperties: false },

@@ -35,7 +35,7 @@ describe('writeJobFile', () => {
 describe('a job file taken in', () => {
   it('holds together as it was written', () => {
     const read = readJobFile(file(), new Set());
-    expect(read.connectors.get('C2.P1')).toEqual({ family: 'orb', size: '6', gender: 'female' });
+    expect(read.connectors.get('C2.P1')).toEqual({ connector: { family: 'orb', size: '6', gender: 'female' } });
     let next = 0;
     const again = documentOfFile(read, { number: '2403', updatedAt: document.job.updatedAt, newId: () => `id${next++}` });
     expect(writeJobFile(again, catalogue)).toEqual(file());

@@ -1,15 +1,15 @@
 import { Errors } from 'typebox/value';
-import type { Connector } from '../../connectors/index.js';
 import { checkJobFileContent } from './check-content.js';
 import { JobFileError } from './job-file-error.js';
 import { JOB_FILE_VERSION, JobFileSchema, type JobFile } from './job-file-schema.js';
+import type { PortThread } from '../port-thread.js';
 import { upgradeJobFile } from './upgrade-job-file.js';
 
 /** A file that holds together, in the newest version's words. */
 export interface ReadJobFile {
   readonly file: JobFile;
-  /** The connector of every port by its key. */
-  readonly connectors: ReadonlyMap<string, Connector>;
+  /** What is known of the thread of every port, by its key. */
+  readonly connectors: ReadonlyMap<string, PortThread>;
 }
 
 /**

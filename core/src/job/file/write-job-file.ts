@@ -3,6 +3,7 @@ import { formatConnector } from '../../connectors/index.js';
 import type { Catalogue } from '../catalogue.js';
 import { JOB_FILE_VERSION, type JobFile } from './job-file-schema.js';
 import type { JobDocument, Port, Sensor } from '../job-schema.js';
+import { formatPortThread } from '../port-thread.js';
 import { fittingsNamed } from '../line-path.js';
 import type { LineWay } from '../line-schema.js';
 
@@ -29,7 +30,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     key,
     label: port.label,
     note: port.note,
-    connector: formatConnector(port.connector),
+    connector: formatPortThread(port),
     ...(port.openEnd ? { openEnd: true } : {}),
     ...(port.sensor ? { sensor: writtenSensor(port.sensor, keys) } : {}),
   });
