@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { expectNoFault } from './no-fault.js';
 import { copyOfMagpie, jobByNumber, pick, saved } from './shop.js';
 
 test('a joint that does not join is shown everywhere, and another way puts it right', async ({ page, request }) => {
@@ -117,4 +118,30 @@ test('a joint shows its threads over one another and leads to the thread bench a
   await expect(page.getByRole('table', { name: /What joins what/ })).toBeVisible();
   await page.keyboard.press('1');
   await expect(page).toHaveURL(/\/survey/);
+});
+
+test('what is provisional and what was found bad is listed for the whole job, until it is put right', async ({ page, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'L-9');
+  await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
+  await page
+    .getByRole('button', { name: /^Joint 2, / })
+    .first()
+    .click();
+  await page.getByLabel('As found').selectOption({ label: 'hex spoiled' });
+  await page.getByLabel('In words').fill('by pliers');
+  await page.getByLabel('In words').press('Enter');
+  await page.getByRole('checkbox', { name: 'Joint 2' }).press('Space');
+  await expect(page.getByRole('button', { name: 'Before the start 2' })).toBeVisible();
+  await expectNoFault(page);
+  await page.reload();
+  await page.getByRole('button', { name: 'Before the start 2' }).press('Enter');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('row', { name: /Joint 2 was found so: hex spoiled \(by pliers\)/ })).toBeVisible();
+  await expectNoFault(page);
+  await dialog.getByRole('button', { name: 'It is final now' }).click();
+  await expect(dialog.getByRole('row', { name: /provisional/ })).toBeHidden();
+  await dialog.getByRole('button', { name: 'Look at L4 Turbo feed' }).click();
+  await expect(page.getByRole('heading', { name: /^Joint 2 / })).toBeVisible();
+  await page.getByLabel('Done about it').selectOption({ label: 'part replaced' });
+  await expect(page.getByRole('button', { name: /Before the start/ })).toBeHidden();
 });

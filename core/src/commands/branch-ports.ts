@@ -58,7 +58,8 @@ function addPort(draft: JobDraft, line: Line, at: number, connector: Connector):
 
 function keepPort(draft: JobDraft, id: string, connector: Connector): Port {
   const port = draft.row('port', id);
-  if (!port.connector || !sameConnector(port.connector, connector)) draft.put('port', { ...port, connector });
+  const { maybe: _maybe, said: _said, ...settled } = port;
+  if (!port.connector || !sameConnector(port.connector, connector)) draft.put('port', { ...settled, connector });
   return port;
 }
 

@@ -1,4 +1,4 @@
-import { jobEntities, jointIdsIn, keyedWay, serviceById, type Line, type LineWay, type Piece } from '../job/index.js';
+import { jobEntities, jointIdsIn, keyedWay, placedIn, serviceById, type Found, type Line, type LineWay, type Piece } from '../job/index.js';
 import { settleBranchPorts } from './branch-ports.js';
 import { checkLinks, checkPorts, checkWay } from './check-line.js';
 import { CommandError } from './command-error.js';
@@ -49,10 +49,17 @@ export function editLine(draft: JobDraft, { id, version, set }: CommandOf<'edit-
   const ways = before.ways.map((way, at): LineWay => (moved(at) ? { chosen: null, ...(way.wishes ? { wishes: way.wishes } : {}) } : way));
   const { fluid: said, ...rest } = set;
   const { fluid: was, ...line } = before;
+  if (set.found) checkFound(set.found);
   const fluid = said === undefined ? was : said;
   putLine(draft, before, { ...line, ...rest, ...(fluid ? { fluid } : {}), ways, ...(name === undefined ? {} : { name: name.trim() }) });
   const fields = Object.keys(set).map((field) => jobEntities.line.fields[field as keyof typeof jobEntities.line.fields]);
   return `Edit L${before.number} ${before.name}: ${fields.join(', ')}`;
+}
+
+/** A joint is recorded once. */
+function checkFound(found: readonly Found[]): void {
+  const twice = found.find((one, i) => found.findIndex((other) => other.joint === one.joint) !== i);
+  if (twice) throw new CommandError('bad-value', 'A joint is recorded twice.', 'found');
 }
 
 /** Takes a way: its fittings, and what their open ends are given to. Parts that stand there already keep their keys. */
@@ -113,8 +120,27 @@ export function placeOf({ number, ways }: Line, at: number): string {
 /** Puts a line that was changed: its ports checked, its open ends given ports, marks of joints that are gone left behind. */
 export function putLine(draft: JobDraft, before: Line, next: Line): void {
   checkPorts(draft, next, before);
-  const { made, ...line } = settleBranchPorts(draft, before, next);
-  const there = new Set(jointIdsIn(line));
-  const still = made?.filter((id) => there.has(id)) ?? [];
-  draft.put('line', { ...line, ...(still.length > 0 ? { made: still } : {}) });
+  const { made = [], provisional = [], found = [], ...line } = settleBranchPorts(draft, before, next);
+  const joints = new Set(jointIdsIn(line));
+  const things = new Set([...joints, ...placedIn(line).map((p) => p.key)]);
+  draft.put('line', {
+    ...line,
+    ...listed(
+      'made',
+      made.filter((id) => joints.has(id)),
+    ),
+    ...listed(
+      'provisional',
+      [...new Set(provisional)].filter((id) => things.has(id)),
+    ),
+    ...listed(
+      'found',
+      found.filter(({ joint }) => joints.has(joint)),
+    ),
+  });
+}
+
+/** A list of a line; none where it is empty. */
+function listed<F extends 'made' | 'provisional' | 'found'>(field: F, list: NonNullable<Line[F]>): Partial<Pick<Line, F>> {
+  return list.length > 0 ? ({ [field]: list } as Partial<Pick<Line, F>>) : {};
 }

@@ -57,6 +57,8 @@ export const jobEntities = {
       ways: 'ways',
       checked: 'checked',
       made: 'joints made up',
+      provisional: 'what is provisional',
+      found: 'joints as found',
       note: 'note',
       order: 'place',
     },

@@ -48,6 +48,7 @@ export {
   type ReadPlainList,
 } from './plain-list.js';
 export { besideWay, branchesIn, branchPorts, endsOn, fittingsNamed, partsOfWay, placedIn, reversedWay } from './line-path.js';
+export { foundActions, foundStates, FoundSchema, type Found } from './line-schema.js';
 export { besides, branchKeys, hoseJointId, jointId, jointIdsIn, keyedWay } from './joint-ids.js';
 export { pathOfEnds, type OldHoses, type OldLine } from './line-of-ends.js';
 export {

@@ -134,6 +134,35 @@ export const PieceSchema = Type.Object(
 /** Two joint keys with `>` between: what meets what. */
 export const JointIdSchema = Type.String({ minLength: 3, maxLength: 90 });
 
+/** How a joint that was there already was found, before it is used again. */
+export const foundStates = [
+  'sound',
+  'loose',
+  'weeping',
+  'tape on a cone',
+  'sealant where none belongs',
+  'ring or washer spent',
+  'hex spoiled',
+  'thread picked up',
+  'cracked or bent',
+  'chips inside',
+  'lock wire broken',
+] as const;
+/** What was done about it; nothing while it is open. */
+export const foundActions = [
+  'nothing yet',
+  'left as it is',
+  'cleaned',
+  'made up anew',
+  'seal replaced',
+  'part replaced',
+  'thread chased',
+] as const;
+export const FoundSchema = Type.Object(
+  { joint: JointIdSchema, state: OneOf(foundStates), action: OneOf(foundActions), words: Type.String({ maxLength: 200 }) },
+  { ...strict, title: 'Found' },
+);
+
 /** That the fabricator has looked a line over: when, and a hash of each thing that was looked at. */
 export const CheckedSchema = Type.Object(
   {
@@ -157,6 +186,10 @@ export const LineFields = Type.Object(
     checked: Type.Union([CheckedSchema, Type.Null()]),
     /** The joints that are made up on the engine. */
     made: Type.Optional(Type.Array(JointIdSchema, { maxItems: 120 })),
+    /** Joints and fittings that are in for the mock-up or to drive it home: joint ids, keys of fittings. */
+    provisional: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 90 }), { maxItems: 240 })),
+    /** Existing joints as they were found, each once. */
+    found: Type.Optional(Type.Array(FoundSchema, { maxItems: 120 })),
     note: Note,
     order: Order,
   },
@@ -177,4 +210,5 @@ export type LineWay = Static<typeof LineWaySchema>;
 export type Piece = Static<typeof PieceSchema>;
 export type PieceLength = Static<typeof PieceLengthSchema>;
 export type Checked = Static<typeof CheckedSchema>;
+export type Found = Static<typeof FoundSchema>;
 export type Line = Static<typeof LineSchema>;

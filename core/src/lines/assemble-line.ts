@@ -8,6 +8,7 @@ import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PortTermin
 import { changedSince, digestOf } from './digest.js';
 import { finding, holds, lineRules, type Finding } from './findings.js';
 import { numberJoints } from './number-joints.js';
+import { beforeStart } from './before-start.js';
 import { sensorFindings } from './sensors.js';
 import { uncertainFindings } from './uncertain-ports.js';
 
@@ -33,6 +34,7 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
   const joints = numberJoints(ways, bare, new Set(line.made ?? []));
   findings.push(...joints.flatMap((joint) => leakOf(line, joint)));
   const pieces = bare.map((piece, i) => withCut(line, piece, [ways[i]!, ways[i + 1]!], findings));
+  findings.push(...beforeStart(line, joints, ways));
   const bores = boresOf(ways, pieces);
   const whole = {
     line,

@@ -43,6 +43,7 @@ export const lineRules = {
   'fluid-refused': { severity: 'leak', hint: 'Take it out of the job.' },
   'hose-not-for-fluid': { severity: 'attention', hint: 'Choose a construction rated for the fluid.' },
   provisional: { severity: 'advice', hint: 'Put the final one in before the engine is started.' },
+  'as-found-open': { severity: 'advice', hint: 'Put it right and say what was done, before the engine is started.' },
   'changed-since-checked': { severity: 'advice', hint: 'Look it over and check it again.' },
 } as const satisfies Record<string, Rule>;
 export type LineRule = keyof typeof lineRules;

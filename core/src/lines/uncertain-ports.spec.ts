@@ -121,6 +121,8 @@ describe('a line on a port that is not certain', () => {
     expect(edit({ notation: '? tapered' })).toEqual({ ...rear, connector: null, said: 'tapered', maybe: undefined, version: 2 });
     expect(edit({ notation: 'npt 1/8 f' })).not.toHaveProperty('maybe');
     const file = writeJobFile(d, catalogue);
+    const openEnd = { ...file, components: file.components.map((c) => ({ ...c, ports: c.ports.map((p) => ({ ...p, openEnd: true })) })) };
+    expect(() => readJobFile(openEnd, new Set(catalogue.fittings.map((f) => f.id)))).toThrow('its thread is that of the fitting');
     expect(file.components.flatMap((c) => c.ports).map((p) => p.connector)).toContain('rc 1/8 f | npt 1/8 f');
     expect([...readJobFile(file, new Set(catalogue.fittings.map((f) => f.id))).connectors.values()]).toContainEqual({
       connector: null,

@@ -3,6 +3,7 @@ import {
   type CataloguePart,
   type Connector,
   type EntityType,
+  type Found,
   type JobEntities,
   type Line,
   type Port,
@@ -91,7 +92,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'job_lines',
     key: 'id',
     order: 'order',
-    toColumns: ({ jobId, portA, portB, pieces, ways, checked, made, ...line }) => ({
+    toColumns: ({ jobId, portA, portB, pieces, ways, checked, made, provisional, found, ...line }) => ({
       ...line,
       job_id: jobId,
       port_a: portA,
@@ -100,7 +101,9 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       pieces: JSON.stringify(pieces),
       ways: JSON.stringify(ways),
       checked: checked ? JSON.stringify(checked) : null,
-      made: made && made.length > 0 ? JSON.stringify(made) : null,
+      made: listOrNull(made),
+      provisional: listOrNull(provisional),
+      found: listOrNull(found),
     }),
     fromColumns: (c) => ({
       id: c['id'] as string,
@@ -115,6 +118,8 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       ways: fromJson<Line['ways']>(c['ways']),
       checked: c['checked'] ? fromJson<NonNullable<Line['checked']>>(c['checked']) : null,
       ...(c['made'] ? { made: fromJson<string[]>(c['made']) } : {}),
+      ...(c['provisional'] ? { provisional: fromJson<string[]>(c['provisional']) } : {}),
+      ...(c['found'] ? { found: fromJson<Found[]>(c['found']) } : {}),
       note: c['note'] as string,
       order: c['order'] as number,
       version: c['version'] as number,
@@ -134,6 +139,11 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
 };
 
 /** Types in the order in which rows can be put in: parents before children. */
+/** An empty list is kept as none. */
+function listOrNull(list: readonly unknown[] | undefined): string | null {
+  return list && list.length > 0 ? JSON.stringify(list) : null;
+}
+
 /** A port's thread as its column has it: a connector, or what is known instead. */
 function threadOf(kept: Connector | Pick<Port, 'maybe' | 'said'>): PortThread {
   return 'family' in kept ? { connector: kept } : { connector: null, ...kept };

@@ -1,4 +1,13 @@
-import { formatPortThread, jobContracts, type Command, type JobDocument, type Port } from '@gewinde/core';
+import {
+  formatPortThread,
+  hoseJointId,
+  jobContracts,
+  type Command,
+  type CommandOf,
+  type Found,
+  type JobDocument,
+  type Port,
+} from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { sampleJob, startTestApp, type TestApp } from '../../test/test-app.js';
 
@@ -134,6 +143,21 @@ describe('commands', () => {
     const { jobId, blockId } = await sampleJob(server);
     const answer = await server.change(jobId, { do: 'add-port', componentId: blockId, label: 'sensor', notation: 'ntp 1/8 f' });
     expect(answer.body).toMatchObject({ code: 'connector-syntax', field: 'notation', position: 0, length: 3, suggestion: 'npt 1/8 f' });
+  });
+
+  it('keep what is provisional and how joints were found', async () => {
+    const { jobId, lineId } = await sampleJob(server);
+    const line = async () => (await server.document(jobId)).lines.find((l) => l.id === lineId)!;
+    const { pieces, version } = await line();
+    const joint = hoseJointId(pieces[0]!.key, 'A');
+    const found: Found[] = [{ joint, state: 'hex spoiled', action: 'nothing yet', words: 'by pliers' }];
+    const edit: CommandOf<'edit-line'> = { do: 'edit-line', id: lineId, version, set: { provisional: [joint], found } };
+    await server.change(jobId, edit);
+    expect(await line()).toMatchObject({ provisional: [joint], found });
+    await server.change(jobId, { ...edit, version: version + 1, set: { provisional: [], found: [] } });
+    expect(Object.keys(await line())).not.toEqual(expect.arrayContaining(['found']));
+    const wrong = await server.change(jobId, { ...edit, version: version + 2, set: { found: [...found, ...found] } });
+    expect([wrong.status, wrong.body['code'], wrong.body['message']]).toEqual([400, 'bad-value', 'A joint is recorded twice.']);
   });
 
   it('keep a port in doubt as it is, and take it back', async () => {

@@ -17,6 +17,7 @@ import {
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
+import { JointRecord } from './joint-record';
 import { SealGlyph } from '../shared/seal-glyph';
 
 const VERDICT = { seals: 'Seals', leaks: 'Will leak', 'does-not-join': 'Does not join' } as const;
@@ -25,7 +26,7 @@ const VERDICT = { seals: 'Seals', leaks: 'Will leak', 'does-not-join': 'Does not
 @Component({
   selector: 'g-joint-inspector',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, ReactiveFormsModule, RouterLink, SealGlyph],
+  imports: [DrawingView, JointRecord, ReactiveFormsModule, RouterLink, SealGlyph],
   templateUrl: './joint-inspector.html',
   styleUrl: './inspector.scss',
 })

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { constructionById, formatDash, holds, type AssembledLine } from '@gewinde/core';
+import { constructionById, formatDash, holds, openBeforeStart, type AssembledLine } from '@gewinde/core';
 import { ServiceGlyph } from '../shared/service-glyph';
 import { Whole } from '../shared/whole';
 
@@ -26,8 +26,11 @@ export class LineRack {
   readonly open = output<AssembledLine>();
   readonly add = output<void>();
   readonly solve = output<void>();
+  readonly beforeStart = output<void>();
 
   protected readonly joints = computed(() => this.lines().reduce((sum, l) => sum + l.joints.length, 0));
+
+  protected readonly before = computed(() => openBeforeStart({ findings: this.lines().flatMap((l) => l.findings) }).length);
 
   protected hose(l: AssembledLine): string {
     const names = l.pieces.map(({ hose }) =>

@@ -14,7 +14,7 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { drawingToSvg, runSheet, type AssembledLine } from '@gewinde/core';
+import { drawingToSvg, runSheet, type AssembledLine, type Finding } from '@gewinde/core';
 import { NgbModal, NgbOffcanvas, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
@@ -28,6 +28,7 @@ import { LineForm } from './line-form';
 import { LineRack } from './line-rack';
 import { NewLineDialog } from './new-line-dialog';
 import { SealRow } from './seal-row';
+import { BeforeStartDialog } from './before-start-dialog';
 import { SolveDialog } from './solve-dialog';
 import { WaysTable } from './ways-table';
 
@@ -108,6 +109,16 @@ export class Lines {
 
   protected solveAll(): void {
     if (this.view.lines().length > 0) this.modal.open(SolveDialog, { ariaLabelledBy: 'solve-title', size: 'xl', scrollable: true });
+  }
+
+  /** The list of what must be gone before the start; a press on one goes to its line and joint. */
+  protected async beforeStart(): Promise<void> {
+    const dialog = this.modal.open(BeforeStartDialog, { ariaLabelledBy: 'before-start-title', size: 'lg', scrollable: true });
+    const found = (await dialog.result.catch(() => undefined)) as Finding | undefined;
+    const line = this.view.lines().find((l) => l.line.id === found?.at.lineId);
+    if (!found || !line) return;
+    await this.router.navigate(['/job', this.view.document()?.job.id, 'lines', line.line.id]);
+    this.jointNumber.set(line.joints.find((j) => j.id === found.at.joint)?.number ?? null);
   }
 
   protected print(): void {

@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatConnector, jobEntities, parseConnector, type Connector, type Line } from '@gewinde/core';
+import {
+  formatConnector,
+  formatPortThread,
+  jobEntities,
+  parsePortThread,
+  type Connector,
+  type Found,
+  type Line,
+  type Port,
+} from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import type { Conflict } from '../data/job-store';
 
@@ -70,6 +79,7 @@ function capital(text: string): string {
 
 /** The row's value at a path such as `name`, `pieces.p1.length` or `ways.0.chosen`. */
 function standing(path: string, row: Conflict['theirs']): unknown {
+  if (path === 'notation') return formatPortThread(row as Port);
   return path.split('.').reduce((value: unknown, step) => {
     if (Array.isArray(value)) return value.find((v: { key?: string }, i) => v.key === step || String(i) === step) as unknown;
     return (value as Record<string, unknown> | undefined)?.[step];
@@ -87,12 +97,17 @@ function fieldName(path: string, theirs: Conflict['theirs']): string {
 }
 
 function readable({ notation, ...patch }: Readonly<Record<string, unknown>>): Record<string, unknown> {
-  return typeof notation === 'string' ? { ...patch, connector: parseConnector(notation) } : patch;
+  return typeof notation === 'string' ? { ...patch, notation: formatPortThread(parsePortThread(notation)) } : patch;
 }
 
 function words(value: unknown): string {
   if (value === null || value === undefined || value === '') return '—';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value)) return value.map(words).join('; ') || '—';
+  if (typeof value === 'object' && 'action' in value) {
+    const { joint, state, action } = value as Found;
+    return `${joint}: ${state}, ${action}`;
+  }
   if (typeof value === 'object' && 'family' in value) return formatConnector(value as Connector);
   if (typeof value === 'object' && 'fittings' in value) {
     const { fittings } = value as { fittings: { id: string }[] };

@@ -139,7 +139,8 @@ describe('the conflict dialog', () => {
         'pieces.p1.slackPercent': 4,
         'ways.0.chosen': { fittings: [] },
         'ways.1.wishes': { turnDeg: 90 },
-        notation: 'npt 1/8 f',
+        notation: 'npt 1/8 f|rc 1/8',
+        found: [{ joint: 'A>k1', state: 'loose', action: 'cleaned', words: '' }],
       },
       theirs: { ...feed, name: 'Theirs', version: 4, connector: { family: 'orb', size: '6', gender: 'female' } },
     });
@@ -152,7 +153,8 @@ describe('the conflict dialog', () => {
       ['Slack', '4', '0'],
       ['Way at A', 'no fittings', 'm14x1.5mwasher+an6m'],
       ['Wishes at B', '{"turnDeg":90}', '—'],
-      ['Thread', 'npt 1/8 f', 'orb6 f'],
+      ['Joints as found', 'A>k1: loose, cleaned', '—'],
+      ['Thread', 'npt 1/8 f | rc 1/8 f', 'orb6 f'],
     ]);
     await dialog.press('button', 'Take theirs');
     await dialog.press('button', 'Keep mine');

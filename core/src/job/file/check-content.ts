@@ -31,6 +31,8 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
       const field = `components/${i}/ports/${j}`;
       if (connectors.has(port.key)) fail(`Two ports have the key "${port.key}".`, `${field}/key`);
       connectors.set(port.key, readNotation(parsePortThread, port.connector, `${field}/connector`));
+      if (port.openEnd && !connectors.get(port.key)?.connector)
+        fail(`Port "${port.key}" stands for the open end of a fitting, so its thread is that of the fitting.`, `${field}/connector`);
       if (port.sensor) readNotation(parseConnector, port.sensor.connector, `${field}/sensor/connector`);
     }),
   );

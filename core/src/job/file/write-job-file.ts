@@ -60,6 +60,8 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
         ways: line.ways.map(way),
         checked: line.checked,
         ...(line.made ? { made: line.made } : {}),
+        ...(line.provisional ? { provisional: line.provisional } : {}),
+        ...(line.found ? { found: line.found } : {}),
         note: line.note,
       })),
     parts: usedParts(document, catalogue),

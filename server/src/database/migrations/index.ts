@@ -5,6 +5,7 @@ import * as catalogue from './20261127_catalogue.js';
 import * as changes from './20261128_changes.js';
 import * as paths from './20261130_paths.js';
 import * as parts from './20261201_parts.js';
+import * as found from './20261202_found.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -13,4 +14,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261128_changes': changes,
   '20261130_paths': paths,
   '20261201_parts': parts,
+  '20261202_found': found,
 };
