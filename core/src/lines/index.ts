@@ -16,7 +16,7 @@ export {
   type PortTerminal,
   type Terminal,
 } from './assembled-line.js';
-export { openBeforeStart } from './before-start.js';
+export { openBeforeStart, placedParts } from './before-start.js';
 export { changedSince } from './digest.js';
 export { finding, holds, lineRules, type Finding, type FindingPlace, type LineRule, type Remedy, type Severity } from './findings.js';
 export { graphOf, type GraphEdge, type GraphNode, type JobGraph } from './job-graph.js';

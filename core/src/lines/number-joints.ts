@@ -71,11 +71,13 @@ function facing(terminal: Terminal, key: string, cases: readonly Connector[]): F
 
 const BAD = { seals: 0, leaks: 1, 'does-not-join': 2 } as const satisfies Record<Mating['outcome'], number>;
 
-/** The worst verdict of all that the two may be. */
+/** The worst verdict of all that the two may be. Where they may be several, no torque is given: it could be that of another thread. */
 function worstOf(some: readonly Connector[], others: readonly Connector[]): Pick<LineJoint, 'connectors' | 'mating' | 'uncertain'> {
   const all = some.flatMap((a) => others.map((b) => ({ connectors: [a, b] as const, mating: mate(a, b) })));
   const worst = all.reduce((bad, next) => (BAD[next.mating.outcome] > BAD[bad.mating.outcome] ? next : bad));
-  return all.length > 1 ? { ...worst, uncertain: true } : worst;
+  if (all.length === 1) return worst;
+  const { makeUp: _makeUp, ...mating } = worst.mating;
+  return { ...worst, mating, uncertain: true };
 }
 
 function alongBranch(

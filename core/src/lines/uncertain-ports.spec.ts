@@ -46,7 +46,11 @@ describe('a line on a port that is not certain', () => {
     expect(feedOf(logged(EITHER)).findings.map((f) => f.message)).toContainEqual(
       expect.stringMatching(/^Joint 1 may (not join|leak) \(.*boss -6/),
     );
-    expect(feedOf(document).joints[0]!.uncertain).toBeUndefined();
+    const [tight] = feedOf(document).joints;
+    expect([tight!.uncertain, tight!.mating.makeUp === undefined]).toEqual([undefined, false]);
+    const either = feedOf(logged('m14x1.5 f washer | m14x1.5 f oring'));
+    expect(either.joints[0]).toMatchObject({ uncertain: true });
+    expect(either.joints[0]!.mating).not.toHaveProperty('makeUp');
   });
 
   it('is solved for every case: what they share, what differs, what would seal whichever it is', () => {

@@ -41,7 +41,8 @@ import { v4 as uuid } from 'uuid';
 import { type Api, ApiError } from './api';
 import { inOrder, keepTrying } from './in-order';
 import type { Messages } from './messages';
-import { addPending, followed, type OutboxStorage, type PendingChange, rebased, rowOf, THE_JOB, without } from './outbox';
+import { saidOf } from './said';
+import { addPending, followed, type OutboxStorage, type PendingChange, rebased, THE_JOB, without } from './outbox';
 
 /** A change that somebody else's change has overtaken. */
 export interface Conflict {
@@ -337,21 +338,4 @@ function isTransient(error: unknown): boolean {
 function saveStateOf({ pending, trouble, savedAt }: State): SaveState {
   if (pending.length === 0) return { at: 'saved', time: savedAt };
   return trouble === null ? { at: 'saving' } : { at: 'waiting', reason: trouble };
-}
-
-/** What a command sets, by where it stands in its row: `name`, `pieces.p1.length`, `ways.0.chosen`. */
-function saidBy(command: Command): Record<string, unknown> {
-  const under = (path: string, set: object) => Object.fromEntries(Object.entries(set).map(([field, value]) => [`${path}.${field}`, value]));
-  if (command.do === 'edit-piece') return under(`pieces.${command.piece}`, command.set);
-  if (command.do === 'edit-way') return under(`ways.${command.at}`, command.set);
-  if (command.do === 'take-way') return { [`ways.${command.at}.chosen`]: { fittings: command.fittings } };
-  if (command.do === 'check-line') return { checked: command.checked };
-  return 'set' in command ? command.set : {};
-}
-
-/** What a change sets on a row, field by field. */
-function saidOf(change: PendingChange | undefined, rowId: string): Record<string, unknown> {
-  const commands = change && 'commands' in change ? change.commands : [];
-  const about = commands.filter((c) => rowOf(c) === rowId);
-  return Object.assign({}, ...about.map(saidBy)) as Record<string, unknown>;
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { foundActions, foundStates, type AssembledLine, type Found, type LineJoint } from '@gewinde/core';
+import { foundActions, foundStates, placedParts, type AssembledLine, type Found, type LineJoint } from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { ChoiceField, plainChoices } from '../shared/choice-field';
 import { TextField } from '../shared/text-field';
@@ -63,17 +63,22 @@ export class JointRecord {
     const { line, ways } = this.line();
     const { id, number } = this.joint();
     const meeting = id.split('>').map((key) => key.split('.')[0]);
-    const fittings = ways.flatMap((way) => way.fittings ?? []).filter(({ key }) => meeting.includes(key));
+    const fittings = placedParts(ways).filter(({ key }) => meeting.includes(key));
     const flagged = new Set(line.provisional);
     return [{ id, name: `Joint ${number}` }, ...fittings.map(({ key, fitting }) => ({ id: key, name: fitting.name }))].map((t) => ({
       ...t,
       provisional: flagged.has(t.id),
     }));
   });
-  private readonly record = computed(() => this.line().line.found?.find((f) => f.joint === this.joint().id));
+  /** What others do to the line does not take the text away that is being typed. */
+  private readonly record = computed(() => this.line().line.found?.find((f) => f.joint === this.joint().id), {
+    equal: (a, b) => JSON.stringify(a) === JSON.stringify(b),
+  });
+  private readonly about = computed(() => `${this.line().line.id} ${this.joint().id}`);
 
   constructor() {
     effect(() => {
+      this.about();
       const { state = null, action = 'nothing yet', words = '' } = this.record() ?? {};
       untracked(() => this.form.setValue({ state, action, words }, { emitEvent: false }));
     });
@@ -90,9 +95,7 @@ export class JointRecord {
     const { state, action, words } = this.form.getRawValue();
     const joint = this.joint().id;
     const others = (line.found ?? []).filter((f) => f.joint !== joint);
-    const found = state
-      ? [...others, { joint, state, action: state === 'sound' && action === 'nothing yet' ? 'left as it is' : action, words }]
-      : others;
+    const found = state ? [...others, { joint, state, action, words }] : others;
     if (JSON.stringify(found) !== JSON.stringify(line.found ?? [])) this.store.edit('line', line.id, { found });
   }
 }
