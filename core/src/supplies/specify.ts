@@ -95,11 +95,17 @@ function sealant(
   rules: SealRules,
 ): Specified {
   const name = `Thread sealant${size === undefined ? '' : ` ${size}`}`;
-  const rated = supplies.filter((s) => s.kind === 'sealant' && madeFor(s, fluid) && Number(figureOf(s, 'maxC') ?? Infinity) >= hotC);
+  const rated = supplies.filter((s) => s.kind === 'sealant' && madeFor(s, fluid) && bears(s, hotC));
   const form = fluidById(fluid).group === 'fuel' || place === 'turbo feed' ? 'liquid' : rules.sealant;
   const part = rated.find((s) => figureOf(s, 'style') === form);
   if (!part) return { name, why: '', doubt: `No ${form} sealant of the catalogue is made for ${fluid} at ${hotC} °C.` };
   return named(name, part, `${form}, made for ${fluid}`);
+}
+
+/** One whose highest temperature is not said is not taken for one that bears it. */
+function bears(supply: Supply, hotC: number): boolean {
+  const most = figureOf(supply, 'maxC');
+  return typeof most === 'number' && most >= hotC;
 }
 
 function named(name: string, part: Supply | undefined, why: string): Specified {

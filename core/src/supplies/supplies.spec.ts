@@ -112,6 +112,8 @@ describe('what to take for a joint', () => {
     const retired = supplies.map((s) => ({ ...s, retired: true }));
     expect(specify(flat, { fluid: 'engine oil' }, retired).part).toBeUndefined();
     expect(specify(taper, { fluid: 'alcohol fuel', hotC: 200 }, supplies).doubt).toMatch(/No liquid sealant/);
+    const unsaid = supplies.map((s) => ({ ...s, figures: Object.fromEntries(Object.entries(s.figures).filter(([f]) => f !== 'maxC')) }));
+    expect(specify(taper, { fluid: 'engine oil' }, unsaid as typeof supplies).doubt).toMatch(/No liquid sealant/);
   });
 });
 
