@@ -31,7 +31,9 @@ try {
   const jobs = /** @type {{ job: { id: string, number: string } }[]} */ (await (await fetch(`${url}/api/jobs`)).json());
   const jobId = jobs.find((s) => s.job.number === '2403')?.job.id;
   const read = await (await fetch(`${url}/api/jobs/${jobId}`)).json();
-  const { lines } = /** @type {{ document: { lines: { id: string, number: number }[] } }} */ (read).document;
+  const { components, lines } =
+    /** @type {{ document: { components: { id: string, name: string }[], lines: { id: string, number: number }[] } }} */ (read).document;
+  const head = components.find((c) => c.name === 'Remote filter head')?.id;
   const line = (number) => `/job/${jobId}/lines/${lines.find((l) => l.number === number)?.id}`;
   const shots = [
     { name: 'board', path: '/', ready: (p) => p.getByRole('link', { name: 'Open job 2403 Magpie' }) },
@@ -58,6 +60,7 @@ try {
     },
     { name: 'bench-matrix', path: '/bench/matrix', theme: 'dark', ready: (p) => p.getByRole('heading', { name: /into/ }) },
     { name: 'lines', path: line(4), ready: (p) => p.getByRole('button', { name: /^Take way/ }).first() },
+    { name: 'survey-part', path: `/job/${jobId}/survey?component=${head}`, ready: (p) => p.getByText('There already, not bought') },
     {
       name: 'lines-dark',
       path: line(8),
@@ -85,7 +88,7 @@ try {
     },
     {
       name: 'store',
-      path: `/store?part=${encodeURIComponent('an6fswivel+an6m+npt1/8f')}`,
+      path: '/store?part=sample-plate-34',
       ready: (p) => p.getByRole('button', { name: 'Take out' }),
       act: async (p) => {
         await p.getByRole('textbox', { name: 'End' }).fill('npt 1/8 f');

@@ -28,7 +28,7 @@ test('the rack, the steps and the finder are worked from the keyboard alone', as
   await expect(page.getByLabel('Name of the line')).toHaveValue('Scavenge, rear');
   await page.keyboard.press('k');
   await page.keyboard.press('k');
-  await expect(page.getByLabel('Name of the line')).toHaveValue('Gauge line');
+  await expect(page.getByLabel('Name of the line')).toHaveValue('Filter on its head');
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { name: 'Cut tickets' })).toBeVisible();
   await page.keyboard.press('u');

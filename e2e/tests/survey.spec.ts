@@ -30,23 +30,23 @@ test('a notation is read as it is typed, and a mistake is pointed at with a sugg
 test('duplicating and deleting can be undone, and what a line needs stays', async ({ page, request }) => {
   const { job } = await copyOfMagpie(request, 'S-1');
   await page.goto(`/job/${job.id}/survey`);
-  await page.getByRole('button', { name: /^Remote filter head/ }).click();
-  await page.getByRole('button', { name: 'Duplicate gauge' }).click();
-  await expect(page.getByRole('button', { name: 'Change gauge 2' })).toBeVisible();
-  await page.getByRole('button', { name: 'Delete gauge', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Change gauge', exact: true })).toBeHidden();
+  await page.getByRole('button', { name: /^Rear tank/ }).click();
+  await page.getByRole('button', { name: 'Duplicate breather' }).click();
+  await expect(page.getByRole('button', { name: 'Change breather 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete breather', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Change breather', exact: true })).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('button', { name: 'Change gauge', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change breather', exact: true })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(page.getByText('Undone: Duplicate port gauge')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Change gauge 2' })).toBeHidden();
+  await expect(page.getByText('Undone: Duplicate port breather')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change breather 2' })).toBeHidden();
   await page.keyboard.press('Control+Shift+z');
-  await expect(page.getByRole('button', { name: 'Change gauge 2' })).toBeVisible();
-  await page.getByRole('button', { name: 'Delete in', exact: true }).click();
-  await expect(page.getByText('in cannot be deleted: L6 ends on it.')).toBeVisible();
-  await page.getByRole('button', { name: 'Delete Remote filter head' }).click();
-  await expect(page.getByText(/Remote filter head cannot be deleted: L6, L7 end on it/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Change in', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change breather 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete return', exact: true }).click();
+  await expect(page.getByText('return cannot be deleted: L9 ends on it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Delete Rear tank' }).click();
+  await expect(page.getByText(/Rear tank cannot be deleted: L3, L9 end on it/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Change return', exact: true })).toBeVisible();
 });
 
 test('a component is renamed, re-kinded and noted in place, and kept', async ({ page, request }) => {

@@ -61,7 +61,7 @@ test('from an empty board to cut tickets and a parts list, and home again as a f
     await page.getByRole('button', { name: /^Joint 1,/ }).click();
     const inspector = page.getByLabel('Inspector');
     await expect(inspector).toContainText('Seals');
-    await expect(inspector).toContainText('1 copper washer 14 × 18 × 1.5');
+    await expect(inspector).toContainText('Copper washer 14 × 18 × 1.5');
     await expect(inspector).toContainText('25–35');
   });
 

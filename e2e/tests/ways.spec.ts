@@ -98,7 +98,7 @@ test('a branch given to another line is a port that the line starts from', async
     .first()
     .click();
   await expect(page.getByText('The branch is a port of the survey now')).toBeVisible();
-  await expect(page.getByLabel('What is open')).toContainText('No line runs from branch of L4, end A yet.');
+  await expect(page.getByLabel('What is open')).toContainText('No line runs from "branch of L4, end A" yet.');
   await page.getByRole('button', { name: 'Add a line' }).click();
   const from = page.getByRole('dialog').getByLabel('From port');
   await from.fill('branch of');

@@ -4,7 +4,7 @@ import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { usualWeights, type Command, type JobChange, type JobDocument, type ShopCommand } from '@gewinde/core';
+import { usualSealRules, usualWeights, type Command, type JobChange, type JobDocument, type ShopCommand } from '@gewinde/core';
 import { NEVER } from 'rxjs';
 import { catalogue, document } from '../../core/testing/sample-job';
 import { JobStore } from '../src/data/job-store';
@@ -15,7 +15,12 @@ import { ShopStore } from '../src/data/shop-store';
 export const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
 /** What all jobs share, as the server tells it. */
-export const shopAt0 = { ...catalogue, weights: { id: 'chain-weights', weights: usualWeights, version: 0 }, at: 0 };
+export const shopAt0 = {
+  ...catalogue,
+  weights: { id: 'chain-weights', weights: usualWeights, version: 0 },
+  sealRules: { id: 'seal-rules', rules: usualSealRules, version: 0 },
+  at: 0,
+};
 
 /** An answer of the server to a change. */
 export function answer(key: string, more: Partial<JobChange> = {}): JobChange {

@@ -1,7 +1,6 @@
 import { Type, type Static } from 'typebox';
+import { EndIndex } from '../fittings/index.js';
 import type { Frozen } from '../schema/index.js';
-
-const EndIndex = Type.Integer({ minimum: 0, maximum: 3 });
 
 /** A fitting in its place: `inEnd` is the index of the end that faces the port. */
 export const ChainLinkSchema = Type.Object(

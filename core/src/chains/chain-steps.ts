@@ -1,9 +1,9 @@
-import type { Connector } from '../connectors/index.js';
-import { isClosing, isPlain, lengthBetween, openEnds, type Fitting } from '../fittings/index.js';
+import { familyById, type Connector } from '../connectors/index.js';
+import { isClosing, isPlain, leadsTo, lengthBetween, openEnds, turnBetween, type Fitting } from '../fittings/index.js';
 import type { ChainQuery } from './chain.js';
 import { ChainStates, type Transition } from './chain-states.js';
 import { leadStep, ownCost, priceOnly } from './chain-weights.js';
-import { ClosingEnds, type EndClosing } from './closing-ends.js';
+import { ClosingEnds, LEFT_OPEN, type EndClosing } from './closing-ends.js';
 import type { Bundle, Passage, SealingIndex } from './sealing-index.js';
 
 /** One more fitting on the run, with what its open ends are given to. */
@@ -40,7 +40,7 @@ export class ChainSteps {
     this.materials = constraints.materials ?? [];
     this.states = new ChainStates({
       turn: constraints.turnDeg === undefined ? undefined : Math.round(constraints.turnDeg * 10),
-      turns: [...index.turns],
+      turns: [...new Set([...index.turns, ...turnsOfParts(query.fittings, this.uses)])],
       takeOffs: takeOffs.length,
       uses: this.uses.length,
       weights: this.weights,
@@ -101,18 +101,17 @@ export class ChainSteps {
         cost: own + closings.reduce((sum, c) => sum + c.cost, 0),
         lengthMm: lengthBetween(fitting, inEnd, outEnd),
         transition: this.states.transition({ turn: bundle.turn, takes, uses: used === -1 ? 0 : 1 << used, aims, lead: leadStep(fitting) }),
-        substance: one + closings.map((c) => `+${c.takeOff ?? 'plug'}`).join(''),
+        substance: one + closings.map((c) => `+${c.takeOff ?? (c.open ? 'line' : 'plug')}`).join(''),
       };
     }
   }
 
-  /** Every way to give each open end to a plug or to a take-off that no other end of the part has. */
+  /** Every way to give each open end to a plug, another line or a take-off that no other end of the part has. */
   private waysToClose(fitting: Fitting, ends: readonly number[]): EndClosing[][] {
     return ends.reduce<EndClosing[][]>(
       (ways, end) =>
         ways.flatMap((way) =>
-          this.closing
-            .of(this.index.node(fitting.ends[end]!))
+          this.closingsOn(fitting, end)
             .filter((c) => c.takeOff === undefined || way.every((w) => w.takeOff !== c.takeOff))
             .map((c) => [...way, c]),
         ),
@@ -120,12 +119,22 @@ export class ChainSteps {
     );
   }
 
+  /** A port of a body is left for a line; a post is closed by its filter, where there is one. */
+  private closingsOn(fitting: Fitting, end: number): readonly EndClosing[] {
+    const connector = fitting.ends[end]!;
+    const all = this.closing.of(this.index.node(connector));
+    if (!fitting.body) return all;
+    const served = all.filter((c) => c.takeOff !== undefined);
+    const closed = familyById(connector.family).land ? all.filter((c) => c.takeOff === undefined) : [];
+    return [...(closed.length > 0 ? closed : [LEFT_OPEN]), ...served];
+  }
+
   private mayRun({ fitting, inEnd, outEnd }: Passage): boolean {
     const { constraints = {}, flow } = this.query;
     if (!this.mayServe(fitting)) return false;
     if (!isPlain(fitting) && !this.uses.includes(fitting.id)) return false;
     if (constraints.leastBoreMm !== undefined && (fitting.boreMm ?? Infinity) < constraints.leastBoreMm) return false;
-    return !fitting.oneWay || !flow || (flow === 'from-to') === inEnd < outEnd;
+    return !flow || (flow === 'from-to' ? leadsTo(fitting, inEnd, outEnd) : leadsTo(fitting, outEnd, inEnd));
   }
 
   private mayServe(fitting: Fitting): boolean {
@@ -137,7 +146,15 @@ export class ChainSteps {
   }
 }
 
+/** Every turn that some parts can make, tenths of a degree. */
+function turnsOfParts(fittings: readonly Fitting[], ids: readonly string[]): number[] {
+  const parts = ids.length === 0 ? [] : fittings.filter((f) => ids.includes(f.id));
+  return parts.flatMap((part) =>
+    part.ends.flatMap((_, i) => part.ends.flatMap((__, j) => (i === j ? [] : [Math.round(turnBetween(part, i, j) * 10)]))),
+  );
+}
+
 /** A joint with this end can be turned to any direction before it is tight. */
 export function turnsFreely(c: Connector): boolean {
-  return c.swivel === true || c.seat === 'adjustable' || c.family === 'banjo';
+  return c.swivel === true || c.seat === 'adjustable' || familyById(c.family).aims === true;
 }

@@ -13,7 +13,7 @@ export interface Branch {
   readonly at: number;
   readonly end: number;
   readonly to: 'plug' | 'sensor' | 'line';
-  /** Index of the take-off it serves; absent for a plug. */
+  /** Index of the take-off it serves; absent for a plug, and for a port of a body that is left for a line. */
   readonly takeOff?: number;
   /** From the open end outwards; the last one of a plugged end is the plug. */
   readonly fittings: readonly ChainLink[];

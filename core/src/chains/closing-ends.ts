@@ -6,10 +6,15 @@ import type { Bundle, SealingIndex } from './sealing-index.js';
 export interface EndClosing {
   /** Index of the take-off served; undefined for a plug. */
   readonly takeOff?: number;
+  /** Left for another line: nothing goes on it yet. */
+  readonly open?: true;
   readonly fittings: readonly { readonly fitting: Fitting; readonly link: ChainLink }[];
   readonly joints: number;
   readonly cost: number;
 }
+
+/** The ports of a plate or thermostat are there for lines: they are left for those, not plugged. */
+export const LEFT_OPEN: EndClosing = { open: true, fittings: [], joints: 0, cost: 0 };
 
 /** Most adapters between an open end and its sensor or line. */
 export const MOST_ON_A_BRANCH = 2;

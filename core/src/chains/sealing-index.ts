@@ -1,5 +1,5 @@
-import { bareConnector, connectorKey, type Connector } from '../connectors/index.js';
-import { isClosing, isPlain, kindOf, lengthBetween, turnBetween, type Fitting } from '../fittings/index.js';
+import { bareConnector, connectorKey, familyById, type Connector } from '../connectors/index.js';
+import { isClosing, isPlain, joinsInside, kindOf, lengthBetween, turnBetween, type Fitting } from '../fittings/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import { counterpart } from './counterpart.js';
 
@@ -29,6 +29,7 @@ export interface Bundle {
  */
 export class SealingIndex {
   readonly connectors: Connector[] = [];
+  /** Turns of what may stand in a chain unasked, tenths of a degree. */
   readonly turns: ReadonlySet<number>;
   private readonly nodes = new Map<string, number>();
   private readonly innerBySize = new Map<string, number[]>();
@@ -57,8 +58,8 @@ export class SealingIndex {
       const doing = isPlain(fitting) ? fitting.ends.length : kindOf(fitting);
       for (const [inEnd, inNode] of nodes.entries())
         for (const [outEnd, outNode] of nodes.entries()) {
-          const mirrored = inNode === outNode && inEnd > outEnd && !fitting.oneWay;
-          if (inEnd === outEnd || mirrored) continue;
+          const mirrored = inNode === outNode && inEnd > outEnd && !fitting.oneWay && !fitting.body;
+          if (mirrored || !joinsInside(fitting, inEnd, outEnd)) continue;
           const turn = Math.round(turnBetween(fitting, inEnd, outEnd) * 10);
           const key = `${inNode}>${outNode}@${turn}#${doing}`;
           let bundle = made.get(key);
@@ -72,8 +73,8 @@ export class SealingIndex {
           bundle.shortestMm = Math.min(bundle.shortestMm, lengthBetween(fitting, inEnd, outEnd));
         }
     }
-    this.turns = new Set([...made.values()].map((b) => b.turn));
-    for (const [node, c] of this.connectors.entries()) pushTo(this.innerBySize, bareConnector(c).size, node);
+    this.turns = new Set([...made.values()].filter((b) => isPlain(b.passages[0]!.fitting)).map((b) => b.turn));
+    for (const [node, c] of this.connectors.entries()) pushTo(this.innerBySize, sizeOf(c), node);
   }
 
   /** The number of a connector; one the catalogue does not have gets the next. */
@@ -168,9 +169,15 @@ export class SealingIndex {
 
   /** Connectors of the catalogue that seal on this one. */
   private partners(node: number): readonly number[] {
-    const sameSize = this.innerBySize.get(bareConnector(this.connectors[node]!).size) ?? [];
+    const sameSize = this.innerBySize.get(sizeOf(this.connectors[node]!)) ?? [];
     return (this.sealing[node] ??= sameSize.filter((partner) => this.seals(node, partner)));
   }
+}
+
+/** What two connectors must have in common to seal: their size, or of gasket faces no more than that they are faces. */
+function sizeOf(c: Connector): string {
+  const { family, size } = bareConnector(c);
+  return familyById(family).land === 'size' ? family : size;
 }
 
 function pairKey(a: number, b: number): number {

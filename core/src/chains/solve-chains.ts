@@ -156,7 +156,7 @@ function asChain(partial: Partial, query: ChainQuery, index: SealingIndex): Chai
       branches.push({
         at,
         end,
-        to: served?.to ?? 'plug',
+        to: served?.to ?? (closing.open ? 'line' : 'plug'),
         ...(closing.takeOff === undefined ? {} : { takeOff: closing.takeOff }),
         fittings: links,
         joints: made,

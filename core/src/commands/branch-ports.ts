@@ -1,5 +1,6 @@
 import type { Connector } from '../connectors/index.js';
 import { sameConnector } from '../connectors/index.js';
+import { endName } from '../fittings/index.js';
 import {
   branchPorts,
   findFitting,
@@ -29,7 +30,8 @@ export function settleBranchPorts(draft: JobDraft, before: Line, line: Line): Li
       const connector = openConnector(parts, chosen, branch);
       if (!connector) return branch;
       const kept = free.shift();
-      const port = kept === undefined ? addPort(draft, line, at, connector) : keepPort(draft, kept, connector);
+      const port =
+        kept === undefined ? addPort(draft, line, at, connector, bodyEnd(parts, chosen, branch)) : keepPort(draft, kept, connector);
       return { ...branch, portId: port.id };
     });
     return { ...way, chosen: { ...chosen, branches } };
@@ -38,14 +40,14 @@ export function settleBranchPorts(draft: JobDraft, before: Line, line: Line): Li
 }
 
 /** It hangs on the component that its way is nearest to. */
-function addPort(draft: JobDraft, line: Line, at: number, connector: Connector): Port {
+function addPort(draft: JobDraft, line: Line, at: number, connector: Connector, name: string | undefined): Port {
   const last = at > 0 && at === line.ways.length - 1;
   const { componentId } = draft.row('port', last ? line.portB : line.portA);
   const port: Port = {
     id: draft.context.newId(),
     jobId: draft.jobId,
     componentId,
-    label: `branch of L${line.number}${at === 0 ? ', end A' : last ? ', end B' : ''}`,
+    label: name ? `${name}, L${line.number}` : `branch of L${line.number}${at === 0 ? ', end A' : last ? ', end B' : ''}`,
     connector,
     note: '',
     order: draft.nextOrder(draft.document.ports.filter((p) => p.componentId === componentId)),
@@ -54,6 +56,12 @@ function addPort(draft: JobDraft, line: Line, at: number, connector: Connector):
   };
   draft.add('port', port);
   return port;
+}
+
+/** What the end is called on the body it belongs to. */
+function bodyEnd(parts: Catalogue, { fittings }: ChosenWay, { at, end }: LineBranch): string | undefined {
+  const fitting = fittings[at] && findFitting(parts, fittings[at].id);
+  return fitting?.body ? endName(fitting, end) : undefined;
 }
 
 function keepPort(draft: JobDraft, id: string, connector: Connector): Port {

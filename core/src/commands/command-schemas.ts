@@ -46,7 +46,14 @@ export const commandSchemas = {
   'edit-job': Type.Object({ do: Type.Literal('edit-job'), version: Version, set: Type.Partial(JobFields, strict) }, strict),
 
   'add-component': Type.Object(
-    { do: Type.Literal('add-component'), id: NewId, kind: component.kind, name: component.name, note: Type.Optional(component.note) },
+    {
+      do: Type.Literal('add-component'),
+      id: NewId,
+      kind: component.kind,
+      name: component.name,
+      note: Type.Optional(component.note),
+      part: component.part,
+    },
     strict,
   ),
   'edit-component': Type.Object(

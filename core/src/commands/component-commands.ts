@@ -1,4 +1,5 @@
-import type { Port } from '../job/index.js';
+import type { Component, Port } from '../job/index.js';
+import { settlePartPorts } from './component-part.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf } from './command-schemas.js';
 import { freeName } from './free-name.js';
@@ -6,17 +7,32 @@ import { MOST_ROWS, type JobDraft } from './job-draft.js';
 import { forgetPlaces, linesOn, listed } from './port-uses.js';
 
 /** A new component at the end of the survey. */
-export function addComponent(draft: JobDraft, { id, kind, name, note = '' }: CommandOf<'add-component'>): string {
+export function addComponent(draft: JobDraft, { id, kind, name, note = '', part }: CommandOf<'add-component'>): string {
   roomForOne(draft);
   const { components } = draft.document;
-  const made = { id: id ?? draft.context.newId(), jobId: draft.jobId, kind, name: name.trim(), note, order: draft.nextOrder(components) };
-  draft.add('component', { ...made, version: 1 });
+  const made: Component = {
+    id: id ?? draft.context.newId(),
+    jobId: draft.jobId,
+    kind,
+    name: name.trim(),
+    note,
+    order: draft.nextOrder(components),
+    ...(part ? { part } : {}),
+    version: 1,
+  };
+  draft.add('component', made);
+  settlePartPorts(draft, made);
   return `Add ${made.name}`;
 }
 
 export function editComponent(draft: JobDraft, { id, version, set }: CommandOf<'edit-component'>): string {
   const before = draft.editable('component', id, version);
-  draft.put('component', { ...before, ...set, ...(set.name === undefined ? {} : { name: set.name.trim() }) });
+  const { part: was, ...rest } = before;
+  const { part = was, ...fields } = set;
+  const next: Component = { ...rest, ...fields, ...(part ? { part } : {}), ...(set.name === undefined ? {} : { name: set.name.trim() }) };
+  draft.put('component', next);
+  // the same again takes the threads that the part has now; that it is there or not touches no port
+  if (set.part !== undefined && (part?.id !== was?.id || part?.there === was?.there)) settlePartPorts(draft, next, part?.id === was?.id);
   return `Edit ${before.name}`;
 }
 

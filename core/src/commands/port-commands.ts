@@ -1,5 +1,6 @@
 import { parseConnector } from '../connectors/index.js';
 import { formatPortThread, parsePortThread, userOfPort, type Port, type PortThread } from '../job/index.js';
+import { refuseOwnThread } from './component-part.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf, SensorFields } from './command-schemas.js';
 import { freeName } from './free-name.js';
@@ -35,6 +36,7 @@ export function editPort(draft: JobDraft, { id, version, set }: CommandOf<'edit-
   const thread = notation === undefined ? known : parsePortThread(notation);
   if (before.openEnd && formatPortThread(thread) !== formatPortThread(before))
     throw new CommandError('bad-value', `${before.label} is the open end of a fitting: its thread is that of the fitting.`, 'notation');
+  if (before.end !== undefined && formatPortThread(thread) !== formatPortThread(before)) refuseOwnThread(before);
   if (sensor?.movedTo) {
     checkPlace(draft, before, sensor.movedTo.portId);
     checkLinks(draft, sensor.movedTo.fittings, 'sensor');
@@ -52,7 +54,7 @@ export function editPort(draft: JobDraft, { id, version, set }: CommandOf<'edit-
 
 /** The same port again, without what sits in it. */
 export function duplicatePort(draft: JobDraft, { id, newId }: CommandOf<'duplicate-port'>): string {
-  const { sensor: _sensor, openEnd: _openEnd, ...original } = draft.row('port', id);
+  const { sensor: _sensor, openEnd: _openEnd, end: _end, ...original } = draft.row('port', id);
   const siblings = roomForOne(draft, original.componentId);
   const label = freeName(
     original.label,
@@ -68,6 +70,8 @@ export function deletePort(draft: JobDraft, { id, version }: CommandOf<'delete-p
   const lines = linesOn(draft.document, [id]);
   if (lines.length > 0)
     throw new CommandError('port-in-use', `${port.label} cannot be deleted: ${listed(lines)} ends on it. Delete or move the line first.`);
+  if (port.end !== undefined)
+    throw new CommandError('port-in-use', `${port.label} is an end of the part that ${draft.row('component', port.componentId).name} is.`);
   const owner = lineOfBranch(draft.document, id);
   if (owner)
     throw new CommandError('port-in-use', `${port.label} stands for an open end of L${owner.number}: take another way there, or plug it.`);

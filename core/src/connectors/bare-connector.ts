@@ -6,7 +6,7 @@ const bare = new Map<string, Connector>();
 
 /** The connector that is met by what screws on: a weld bung is the connector it carries, everything else is itself. */
 export function bareConnector(c: Connector): Connector {
-  if (c.family !== 'bung') return c;
+  if (!familyById(c.family).carries) return c;
   const key = `${c.size} ${c.gender} ${c.seat ?? ''}`;
   let found = bare.get(key);
   if (!found) bare.set(key, (found = carried(c)));

@@ -1,5 +1,6 @@
 import { fit, parseThread, type Side } from '../threads/index.js';
 import { connectorThread } from './describe-connector.js';
+import { familyById } from './family.js';
 import { everyConnector } from './every-connector.js';
 import type { Connector } from './connector.js';
 
@@ -17,7 +18,7 @@ export function connectorsWithThread(designation: string, side: Side): readonly 
     const thread = parseThread(designation);
     const gender = side === 'external' ? 'male' : 'female';
     list = everyConnector().filter((c) => {
-      if (c.gender !== gender || c.family === 'bung') return false;
+      if (c.gender !== gender || familyById(c.family).carries) return false;
       const own = connectorThread(c);
       if (!own) return false;
       if (own.designation === thread.designation) return true;
@@ -28,8 +29,6 @@ export function connectorsWithThread(designation: string, side: Side): readonly 
   return list;
 }
 
-/** Families that are only known here so that they are not taken for something else. */
-const RECOGNISED_ONLY = ['inverted', 'bubble'];
 const met = new Map<string, boolean>();
 
 /** Whether engine plumbing meets this thread on some connector, outside or inside. @throws {UnknownThreadError} */
@@ -37,7 +36,7 @@ export function isMetInPlumbing(designation: string): boolean {
   let found = met.get(designation);
   if (found === undefined) {
     const all = [...connectorsWithThread(designation, 'external'), ...connectorsWithThread(designation, 'internal')];
-    met.set(designation, (found = all.some((c) => !RECOGNISED_ONLY.includes(c.family))));
+    met.set(designation, (found = all.some((c) => !familyById(c.family).recognisedOnly)));
   }
   return found;
 }

@@ -75,7 +75,7 @@ describe('notation', () => {
     ['an6 8 m', 4, /second size/, undefined],
     ['an orb 6 m', 3, /Two families/, undefined],
     ['npt 1/8 f washer', 10, /has no "washer"/, 'npt 1/8 f'],
-    ['orb6 f adjustable', 7, /male boss/, 'orb6 f'],
+    ['orb6 f adjustable', 7, /male O-ring boss/, 'orb6 f'],
     ['orb6 m swivel', 7, /swivels/, 'orb6 m'],
     ['banjo m12x1.5 f', 14, /is male/, undefined],
     ['an6 m !', 6, /no meaning/, undefined],

@@ -3,6 +3,7 @@ import { parseThread, threadData, type ThreadData, type Thread } from '../thread
 import type { Connector } from './connector.js';
 import { bareConnector } from './bare-connector.js';
 import { familyById } from './family.js';
+import { landOf } from './land.js';
 
 export interface ConnectorDescription {
   /** `O-ring boss -10, female`. */
@@ -31,13 +32,10 @@ export function describeConnector(c: Connector): ConnectorDescription {
 export function connectorName(c: Connector): string {
   const family = familyById(c.family);
   const size = sizeInWords(c);
-  if (c.family === 'barb') return `${c.gender === 'male' ? 'hose barb' : 'hose bore'} ${size}`;
-  if (c.family === 'banjo') return `banjo bolt ${size} with its eye`;
-  if (c.family === 'bung') return `weld bung, ${connectorName(bareConnector(c))}`;
-  if (c.family === 'bulkhead' && c.gender === 'female') return `drilled hole for bulkhead ${size}`;
-  if (c.family === 'flange') return `two-bolt flange, ${size}`;
+  if (family.carries) return `${family.name}, ${connectorName(bareConnector(c))}`;
+  if (family.inWords) return family.inWords(size, c.gender);
   const gender = family.genders.length === 1 ? undefined : c.swivel ? `${c.gender} swivel` : c.gender;
-  return [`${family.name} ${size}`, gender, c.seat && seatInWords(c.seat)].filter(Boolean).join(', ');
+  return [`${family.name} ${size}`, gender, c.seat && seatInWords(c)].filter(Boolean).join(', ');
 }
 
 function sizeInWords({ family: id, size }: Connector): string {
@@ -45,10 +43,14 @@ function sizeInWords({ family: id, size }: Connector): string {
   if (sizeKind === 'dash') return formatDash(Number(size));
   if (sizeKind === 'bore') return size.endsWith('mm') ? size.replace('mm', ' mm') : `${size} in`;
   if (sizeKind === 'flange') return size.replace('2x', 'bolts ').replace(' bore', ' mm apart, bore ') + ' mm';
-  return size.replace('x', '×');
+  return sizeKind === 'land' ? size : size.replace('x', '×');
 }
 
-function seatInWords(seat: string): string {
+function seatInWords(c: Connector): string {
+  const seat = c.seat!;
+  const land = landOf(c);
+  if (land)
+    return `${c.gender === 'male' ? 'land' : 'gasket'} ${land.insideMm} to ${land.outsideMm} mm${land.depthMm ? `, groove ${land.depthMm} mm deep` : ''}`;
   const tube = /^(\d+)([ls])$/.exec(seat);
   if (tube) return `tube ${tube[1]} mm ${tube[2] === 'l' ? 'light' : 'heavy'}`;
   return { oring: 'O-ring', cone: 'cone seat' }[seat] ?? seat;

@@ -2,6 +2,7 @@ import { dashToMm, fractionToNumber } from '../units/index.js';
 import { bareConnector } from './bare-connector.js';
 import { connectorThread } from './describe-connector.js';
 import { familyById, type EndShape } from './family.js';
+import { landOf } from './land.js';
 import type { Connector } from './connector.js';
 
 /** The metal of one connector end, enough to draw it to scale and to add up a stack. All in mm. */
@@ -112,11 +113,17 @@ export function endForm(given: Connector): EndForm {
       const [apart, bore] = flangeFigures(c.size);
       return { lengthMm: 8, reachMm: 0, boreMm: bore, hexMm: bore * 1.4, outsideMm: apart + 14 };
     }
+    case 'face': {
+      const { insideMm, outsideMm } = landOf(c)!;
+      return { lengthMm: 10, reachMm: 0, boreMm: insideMm * 0.7, hexMm: outsideMm, outsideMm: outsideMm + 12 };
+    }
     case 'coupling':
     case 'hole': {
       const tube = dashToMm(Number(c.size));
       return { lengthMm: 14 + tube, reachMm: 4 + tube * 0.4, boreMm: tube * 0.8, hexMm: tube * 2, outsideMm: tube * 2 };
     }
+    case 'ridged':
+    case 'beaded':
     case 'spigot':
     case 'inner': {
       const bore = boreSizeMm(c.size);
@@ -128,9 +135,9 @@ export function endForm(given: Connector): EndForm {
 /** How the end looks: a swivelling nut looks like a flare nut, a drilled hole is only a hole. */
 export function shapeOf(given: Connector): EndShape {
   const c = bareConnector(given);
-  const { shape } = familyById(c.family);
   if (c.swivel) return 'flare';
-  return c.family === 'bulkhead' && c.gender === 'female' ? 'hole' : shape;
+  const { shape, femaleShape = shape } = familyById(c.family);
+  return c.gender === 'female' ? femaleShape : shape;
 }
 
 function stud(c: Connector, length: number, bore: number, shoulder: number, depth: number): EndForm {
@@ -147,7 +154,7 @@ function flareRow(c: Connector, major: number): readonly [number, number, number
 
 /** American sizes as tabled; British and metric tapers by their useful thread, in the same proportions. */
 function taperRow(c: Connector, major: number): readonly [number, number, number] {
-  const row = c.family === 'npt' || c.family === 'nptf' ? PIPE_ENDS[c.size] : undefined;
+  const row = familyById(c.family).americanEnds ? PIPE_ENDS[c.size] : undefined;
   const length = connectorThread({ ...c, gender: 'male' })?.usefulLengthMm ?? major * 0.7;
   return row ?? [length * 1.15, major * 0.55, major * 1.06];
 }
@@ -155,7 +162,8 @@ function taperRow(c: Connector, major: number): readonly [number, number, number
 /** Distance of the bolts and bore of a flange, mm. */
 export function flangeFigures(size: string): [apartMm: number, boreMm: number] {
   const figures = /^2x([\d.]+) bore([\d.]+)$/.exec(size);
-  return [Number(figures?.[1] ?? 40), Number(figures?.[2] ?? 16)];
+  if (!figures) throw new RangeError(`No flange "${size}"`);
+  return [Number(figures[1]), Number(figures[2])];
 }
 
 /** Bore of a hose or barb size, mm: `3/8` or `10mm`. */
@@ -163,10 +171,18 @@ export function boreSizeMm(size: string): number {
   return size.endsWith('mm') ? Number(size.slice(0, -2)) : fractionToNumber(size) * 25.4;
 }
 
+/** A size between two of the table, in their proportion. @throws {RangeError} beside the table */
+function between(dash: number): readonly number[] {
+  const known = Object.keys(INCH_ENDS).map(Number);
+  const below = Math.max(...known.filter((d) => d < dash));
+  const above = Math.min(...known.filter((d) => d > dash));
+  const [low, high] = [INCH_ENDS[String(below)], INCH_ENDS[String(above)]];
+  if (!low || !high) throw new RangeError(`No inch end of size ${dash}`);
+  return low.map((v, i) => v + ((high[i]! - v) * (dash - below)) / (above - below));
+}
+
 function inchRow(size: string): [flare: number, boss: number, bore: number, hex: number, nut: number] {
-  const row = INCH_ENDS[size];
-  const mm = (row ?? [0.6, 0.45, 0.3, 0.7, 0.8]).map((v) => v * 25.4) as [number, number, number, number, number];
-  return row ? mm : (mm.map((v) => v * (dashToMm(Number(size)) / 9.5)) as [number, number, number, number, number]);
+  return (INCH_ENDS[size] ?? between(Number(size))).map((v) => v * 25.4) as [number, number, number, number, number];
 }
 
 function studRow(diameterMm: number): readonly [number, number, number, number] {

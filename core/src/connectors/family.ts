@@ -1,3 +1,4 @@
+import { faceFamily } from './families/face-family.js';
 import type { Family } from './families/family-entry.js';
 import { hoseFamilies } from './families/hose-families.js';
 import { inchFamilies } from './families/inch-families.js';
@@ -8,7 +9,14 @@ import { wrappingFamilies } from './families/wrapping-families.js';
 export type { EndShape, Family, SizeKind } from './families/family-entry.js';
 
 /** Every connector family of the trade. */
-export const families: readonly Family[] = [...inchFamilies, ...pipeFamilies, ...metricFamilies, ...hoseFamilies, ...wrappingFamilies];
+export const families: readonly Family[] = [
+  ...inchFamilies,
+  ...pipeFamilies,
+  ...metricFamilies,
+  ...hoseFamilies,
+  faceFamily,
+  ...wrappingFamilies,
+];
 
 const byId = new Map(families.map((f) => [f.id, f]));
 
@@ -19,8 +27,12 @@ export function familyById(id: string): Family {
   return found;
 }
 
-/** The seats a connector of this family, size and gender may be said to have. */
+/** The seats a connector of this family, size and gender may be said to have; where it has a land, any land besides. */
 export function seatsFor(family: Family, size: string, gender: 'male' | 'female'): readonly string[] {
-  const seats = family.seatsOf?.(size) ?? family.seats;
-  return family.id === 'orb' && gender === 'female' ? seats.filter((seat) => seat !== 'adjustable') : seats;
+  return family.seatsOf?.(size, gender) ?? family.seats;
+}
+
+/** Whether the family is made in this size. */
+export function hasSize(family: Family, size: string): boolean {
+  return family.sizes.includes(size) || (family.makes?.(size) ?? false);
 }

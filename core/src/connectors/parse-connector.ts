@@ -3,7 +3,8 @@ import { ConnectorSyntaxError } from './connector-syntax-error.js';
 import { seatsFor, type Family, type SizeKind } from './family.js';
 import { formatConnector } from './format-connector.js';
 import { familyOf, readWords, type NamedFamily, type Reading } from './reading.js';
-import { readSize } from './read-size.js';
+import { landOf } from './land.js';
+import { readLandToken, readSize } from './read-size.js';
 
 /**
  * Reads one line of notation: `an6 m`, `-6 AN male`, `npt 1/8 f`, `rc 1/8`, `g 1/4 m washer`, `m14x1.5 f washer`, `-10 orb f`,
@@ -65,6 +66,7 @@ const EXAMPLES: Readonly<Record<SizeKind, string>> = {
   bore: '3/8',
   flange: '2x44 bore 20',
   inner: 'orb10',
+  land: '62x71',
 };
 
 function sizeOf(reading: Reading, family: Family, text: string): string {
@@ -74,6 +76,24 @@ function sizeOf(reading: Reading, family: Family, text: string): string {
   }
   if (reading.bore && family.sizeKind !== 'flange')
     throw new ConnectorSyntaxError('Only a flange has a bore here.', reading.bore.position, reading.bore.text.length, 'Leave it away.');
+  const astray = !family.land && (reading.land ?? reading.circle);
+  if (astray)
+    throw new ConnectorSyntaxError(
+      `${article(family.name)} has no land for a gasket.`,
+      astray.position,
+      astray.text.length,
+      'Only a face (groove 62x71, land 58x82) and a filter post have one.',
+    );
+  if (family.land === 'size') {
+    if (reading.size)
+      throw new ConnectorSyntaxError(
+        'A face has no thread.',
+        reading.size.position,
+        reading.size.text.length,
+        'Leave it away: groove 62x71.',
+      );
+    if (reading.land) return readLandToken(reading.land, reading.circle);
+  }
   if (reading.size) return readSize(reading.size, family, reading.bore);
   const example = EXAMPLES[family.sizeKind];
   throw new ConnectorSyntaxError(
@@ -88,19 +108,15 @@ function sizeOf(reading: Reading, family: Family, text: string): string {
 function genderOf(reading: Reading, family: Family, size: string, text: string): Gender {
   const said = reading.gender;
   const word = reading.family?.word;
-  if (family.id === 'barb') return word === 'hose' ? 'female' : 'male';
-  const only = family.genders.length === 1 ? family.genders[0] : word === family.femaleWord && word ? 'female' : undefined;
+  const told = (['male', 'female'] as const).find((gender) => word !== undefined && family.genderWords?.[gender] === word);
+  const only = family.genders.length === 1 ? family.genders[0] : (told ?? (word === family.femaleWord && word ? 'female' : undefined));
   if (only) {
     if (said && said.gender !== only)
       throw new ConnectorSyntaxError(
-        `${article(family.id === 'r' ? 'British taper hole' : family.name)} is ${only}.`,
+        `${article(only === 'female' && family.femaleWord ? `${family.name} hole` : (family.genderWords?.[only] ?? family.name))} is ${only}.`,
         said.token.position,
         said.token.text.length,
-        family.id === 'banjo'
-          ? 'Leave it away; type the port it goes into as m12x1.5 f washer.'
-          : family.id === 'r'
-            ? `Type r ${size} m for the outside thread.`
-            : 'Leave it away.',
+        family.otherGender?.(size) ?? 'Leave it away.',
       );
     return only;
   }
@@ -108,7 +124,8 @@ function genderOf(reading: Reading, family: Family, size: string, text: string):
   if (reading.swivel) return 'female';
   if (family.plainGender) return family.plainGender;
   const guess = formatConnector({ family: family.id, size, gender: 'female' });
-  throw new ConnectorSyntaxError('Male or female?', text.trimEnd().length, 1, 'Add m (thread outside) or f (thread inside).', guess);
+  const [question, hint] = family.genderQuestion ?? ['Male or female?', 'Add m (thread outside) or f (thread inside).'];
+  throw new ConnectorSyntaxError(question, text.trimEnd().length, 1, hint, guess);
 }
 
 function withOptions(base: Connector, reading: Reading, family: Family): Connector {
@@ -119,8 +136,8 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
     const fail = (message: string, hint: string): never => {
       throw new ConnectorSyntaxError(message, seat.token.position, seat.token.text.length, hint, formatConnector(base));
     };
-    if (seat.seat === 'adjustable' && family.id === 'orb' && base.gender === 'female')
-      fail('Only a male boss end is adjustable.', 'Leave it away.');
+    if (seatsFor(family, base.size, 'male').includes(seat.seat) && base.gender === 'female' && !allowed.includes(seat.seat))
+      fail(`Only a male ${family.name} end is ${seat.seat}.`, 'Leave it away.');
     if (!allowed.includes(seat.seat)) {
       if (allowed.length > 0 && family.seatsOf)
         fail(`${family.name} ${base.size} is not made for "${seat.token.text}".`, `It takes ${allowed.join(' or ')}.`);
@@ -130,6 +147,16 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
       );
     }
     if (seat.seat !== family.plainSeat) extra.seat = seat.seat;
+  }
+  if (family.land === 'seat' && reading.land) {
+    extra.seat = readLandToken(reading.land);
+    if (base.gender === 'male' && landOf({ ...base, ...extra })?.depthMm !== undefined)
+      throw new ConnectorSyntaxError(
+        'The face round a post is plain: it has no depth.',
+        reading.land.position,
+        reading.land.text.length,
+        'The groove is in the part that goes over the post.',
+      );
   }
   if (swivel) {
     if (!family.maySwivel || base.gender !== 'female')
@@ -156,7 +183,7 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
 /** A bulkhead or dry-break takes a dash size; a weld bung carries a whole connector. */
 function wrapped(reading: Reading, { family, token }: NamedFamily, text: string): Connector {
   const inner = reading.family?.family;
-  if (family.id !== 'bung') {
+  if (!family.carries) {
     if (inner && inner.id !== 'flare37')
       throw new ConnectorSyntaxError(
         `${article(family.name)} is sized by its 37° flare.`,
@@ -172,7 +199,7 @@ function wrapped(reading: Reading, { family, token }: NamedFamily, text: string)
     );
   }
   const carried = inner ?? familyOf(reading);
-  if (!carried || !['orb', 'flare37', 'npt', 'metric', 'g'].includes(carried.id))
+  if (!carried || !carried.onBungs)
     throw new ConnectorSyntaxError(
       'What does the bung carry?',
       token.position,

@@ -1,5 +1,6 @@
 import { ConnectorSyntaxError } from './connector-syntax-error.js';
-import type { Family } from './family.js';
+import { hasSize, type Family } from './family.js';
+import { formatLand, landProblem, type Land } from './land.js';
 import { dashToFraction, formatDash } from '../units/index.js';
 import type { Token } from './scan-notation.js';
 
@@ -9,7 +10,7 @@ export function readSize(token: Token, family: Family, bore?: Token): string {
     throw new ConnectorSyntaxError(message, token.position, token.text.length, hint);
   };
   const size = family.sizeKind === 'flange' ? flangeSize(token, bore!, fail) : sizeIn(token, family, fail);
-  if (family.sizeKind === 'flange' || family.sizes.includes(size)) return size;
+  if (hasSize(family, size)) return size;
   return fail(`${family.name} has no size ${showSize(family, size)}.`, `It comes in ${nearSizes(family, size)}.`);
 }
 
@@ -47,6 +48,7 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
       );
     case 'flange':
     case 'inner':
+    case 'land':
       return fail(`"${token.text}" is not a size of ${family.name}.`, 'Type what it carries: orb10, npt 1/4.');
   }
 }
@@ -60,6 +62,31 @@ function flangeSize(bolts: Token, bore: Token, fail: (message: string, hint: str
     return fail(`Bolts ${apart} mm apart are not a flange of this trade.`, 'It takes 15 to 150 mm. Check the unit.');
   if (hole < 3 || hole >= apart) return fail(`A bore of ${hole} mm does not go between bolts ${apart} mm apart.`, 'Check both figures.');
   return `2x${apart} bore${hole}`;
+}
+
+/** A land, and the bolts round it where they are said: `62x71`, `62x71x2.6 bolts4x88`. @throws {ConnectorSyntaxError} */
+export function readLandToken(token: Token, circle?: Token): string {
+  const number = (text: string): number => Number(text.replace(',', '.'));
+  const [insideMm, outsideMm, depthMm] = token.parts.map((part) => (part === undefined ? undefined : number(part)));
+  const land: Land = { insideMm: insideMm!, outsideMm: outsideMm!, ...(depthMm === undefined ? {} : { depthMm }) };
+  const problem = landProblem(land);
+  if (problem)
+    throw new ConnectorSyntaxError(
+      problem,
+      token.position,
+      token.text.length,
+      'Type inside and outside diameter, mm: 62x71, with depth 62x71x2.6.',
+    );
+  if (!circle) return formatLand(land);
+  const [count, circleMm] = circle.parts.map((part) => number(part!)) as [number, number];
+  if (count < 2 || count > 24 || circleMm > 600 || circleMm < 10)
+    throw new ConnectorSyntaxError(
+      `${count} bolts on a circle of ${circleMm} mm do not hold a face.`,
+      circle.position,
+      circle.text.length,
+      'Type number and circle, mm: bolts 4x88.',
+    );
+  return `${formatLand(land)} bolts${count}x${circleMm}`;
 }
 
 function inchText(token: Token): string {

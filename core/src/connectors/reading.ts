@@ -3,7 +3,7 @@ import type { Gender } from './connector.js';
 import { families, familyById, type Family } from './family.js';
 import { nearestWord } from './nearest-word.js';
 import { scanNotation, type Token } from './scan-notation.js';
-import { FILLER, GENDER_WORDS, SEAT_WORDS, SWIVEL_WORDS, VOCABULARY, WRAPPERS } from './vocabulary.js';
+import { FILLER, GENDER_WORDS, SEAT_WORDS, SWIVEL_WORDS, VOCABULARY } from './vocabulary.js';
 
 export interface NamedFamily {
   readonly family: Family;
@@ -19,6 +19,9 @@ export interface Reading {
   size?: Token;
   /** A flange's bore. */
   bore?: Token;
+  /** Where a gasket lies, and the bolts round it. */
+  land?: Token;
+  circle?: Token;
   gender?: { readonly gender: Gender; readonly token: Token };
   seat?: { readonly seat: string; readonly token: Token };
   swivel?: Token;
@@ -43,6 +46,11 @@ function takeToken(reading: Reading, token: Token, text: string): void {
       if (reading.bore) throw twice(token, `A second bore: "${reading.bore.text}" stands already.`);
       reading.bore = token;
       return;
+    case 'land':
+    case 'circle':
+      if (reading[token.kind]) throw twice(token, `A second one: "${reading[token.kind]!.text}" stands already.`);
+      reading[token.kind] = token;
+      return;
     case 'tube':
       takeSeat(reading, token, `${Number(token.parts[0])}${token.parts[1]!.toLowerCase()}`);
       return;
@@ -61,18 +69,27 @@ function takeToken(reading: Reading, token: Token, text: string): void {
 function takeWord(reading: Reading, token: Token, text: string): void {
   const word = token.text.toLowerCase().replace(/\s/g, '').replace('dry-break', 'drybreak');
   const family = families.find((f) => f.words.includes(word));
-  if (family && WRAPPERS.includes(family.id)) {
+  if (family?.wraps) {
     if (reading.wrapper) throw twice(token, `Two of them: "${reading.wrapper.token.text}" and "${token.text}".`);
     reading.wrapper = { family, token, word };
   } else if (family) {
-    if (reading.family) throw twice(token, `Two families: "${reading.family.token.text}" and "${token.text}".`);
-    reading.family = { family, token, word };
+    reading.family = oneOf(reading.family, { family, token, word });
   } else if (word in GENDER_WORDS) {
     if (reading.gender) throw twice(token, 'Male or female is said twice.');
     reading.gender = { gender: GENDER_WORDS[word]!, token };
   } else if (word in SEAT_WORDS) takeSeat(reading, token, SEAT_WORDS[word]!);
   else if (SWIVEL_WORDS.includes(word)) reading.swivel = token;
   else if (!FILLER.includes(word)) throw unknownWord(token, word, text);
+}
+
+/** "hose barb" is one family in two words, of which the last counts; "post … land 58x82" says what lies round the post. */
+function oneOf(before: NamedFamily | undefined, next: NamedFamily): NamedFamily {
+  if (!before) return next;
+  if (before.family === next.family && next.family.genderWords) return next;
+  const both = [before, next];
+  const round = both.find(({ family }) => family.land === 'seat');
+  if (round && both.some(({ family }) => family.land === 'size')) return round;
+  throw twice(next.token, `Two families: "${before.token.text}" and "${next.token.text}".`);
 }
 
 function takeSeat(reading: Reading, token: Token, seat: string): void {
@@ -98,5 +115,6 @@ export function familyOf(reading: Reading): Family | undefined {
   if (reading.size?.kind === 'metric') return familyById('metric');
   if (reading.size?.kind === 'inch-thread') return familyById('un');
   if (reading.size?.kind === 'bolts' || reading.bore) return familyById('flange');
+  if (reading.land) return familyById('face');
   return undefined;
 }

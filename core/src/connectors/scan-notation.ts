@@ -2,8 +2,11 @@
 const PATTERNS = [
   ['gap', /[\s,;]+/y],
   ['metric', /m(\d+(?:[.,]\d+)?)(?:\s*[x×*]\s*(\d+(?:[.,]\d+)?))?(?![\d/])/iy],
-  ['metric', /m\s+(\d+(?:[.,]\d+)?)\s*[x×*]\s*(\d+(?:[.,]\d+)?)/iy],
+  // a pitch has one figure before its point: `m 58x82` is a male with its land
+  ['metric', /m\s+(\d+(?:[.,]\d+)?)\s*[x×*]\s*(\d(?:[.,]\d+)?)(?![\d])/iy],
+  ['circle', /bolts?\s*(\d{1,2})\s*[x×*]\s*(\d+(?:[.,]\d+)?)(?:\s*mm\b)?/iy],
   ['bolts', /2\s*[x×*]\s*(\d+(?:[.,]\d+)?)(?:\s*mm\b)?/iy],
+  ['land', /(\d{1,3}(?:[.,]\d+)?)\s*[x×*]\s*(\d{2,3}(?:[.,]\d+)?)(?:\s*[x×*]\s*(\d{1,2}(?:[.,]\d+)?))?(?:\s*mm\b)?(?![\d/x-])/iy],
   ['bore', /bore\s*(\d+(?:[.,]\d+)?)(?:\s*mm\b)?/iy],
   ['inch-thread', /((?:\d+\s+)?\d+\/\d+|\d+)\s*-\s*(\d{1,2}(?:\.5)?)(?![\d/])/y],
   ['millimetres', /(\d+(?:[.,]\d+)?)\s*mm\b/iy],

@@ -26,9 +26,7 @@ export const SEAT_WORDS: Readonly<Record<string, string>> = {
   cone60: 'cone',
 };
 export const SWIVEL_WORDS = ['swivel', 'sw', 'nut'];
-export const FILLER = ['port', 'thread', 'end', 'bolt', 'size', 'the', 'a', 'in', 'weld', 'filter', 'coupling'];
-/** Families that carry another connector, which may be named beside them. */
-export const WRAPPERS = ['bulkhead', 'drybreak', 'bung'];
+export const FILLER = ['port', 'thread', 'end', 'bolt', 'size', 'the', 'a', 'in', 'weld', 'filter', 'coupling', 'gasket'];
 
 export const VOCABULARY: readonly string[] = [
   ...Object.keys(GENDER_WORDS),

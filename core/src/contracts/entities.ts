@@ -1,5 +1,5 @@
 import { CataloguePartSchema, jobEntities, type EntityEntry } from '../job/index.js';
-import { WeightsRowSchema } from './shop-contracts.js';
+import { SealRulesRowSchema, WeightsRowSchema } from './shop-contracts.js';
 
 /** Every type of row the app keeps and changes: those of a job, and those that all jobs share. */
 export const entities = {
@@ -12,6 +12,14 @@ export const entities = {
     many: 'sets of weights',
     undo: 'taken back',
     fields: { weights: 'what counts' },
+  },
+  sealRules: {
+    schema: SealRulesRowSchema,
+    parent: null,
+    one: 'set of seal rules',
+    many: 'sets of seal rules',
+    undo: 'taken back',
+    fields: { rules: 'seals taken' },
   },
 } as const satisfies Record<string, EntityEntry>;
 

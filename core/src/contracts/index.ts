@@ -9,6 +9,7 @@ export {
   type ShopChange,
   type ShopCommand,
   type ShopCommandOf,
+  type SealRulesRow,
   type WeightsRow,
 } from './shop-contracts.js';
 export { benchContracts } from './bench-contracts.js';

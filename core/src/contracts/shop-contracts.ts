@@ -11,7 +11,7 @@ import {
   type PartEntry,
   type PartSection,
 } from '../job/index.js';
-import { SupplySchema } from '../supplies/index.js';
+import { SealRulesSchema, SupplySchema } from '../supplies/index.js';
 import { OneKindOf, OneOf, without, type Frozen } from '../schema/index.js';
 import { contract } from './contract.js';
 import { ChangeKey, StepBody } from './job-contracts.js';
@@ -27,11 +27,19 @@ export const WeightsRowSchema = Type.Object(
 );
 export type WeightsRow = Frozen<Static<typeof WeightsRowSchema>>;
 
+/** Which seals the shop takes where several would do; version 0 is the start that nobody has changed yet. */
+export const SealRulesRowSchema = Type.Object(
+  { id: Type.Literal('seal-rules'), rules: SealRulesSchema, version: Type.Integer({ minimum: 0 }) },
+  { ...strict, title: 'SealRulesRow' },
+);
+export type SealRulesRow = Frozen<Static<typeof SealRulesRowSchema>>;
+
 const ShopEntitySchema = OneKindOf(
   'type',
   [
     Type.Object({ type: Type.Literal('part'), row: Type.Unsafe<CataloguePart>(CataloguePartSchema) }),
     Type.Object({ type: Type.Literal('weights'), row: WeightsRowSchema }),
+    Type.Object({ type: Type.Literal('sealRules'), row: SealRulesRowSchema }),
   ],
   'ShopEntity',
 );
@@ -40,7 +48,7 @@ export const ShopChangeSchema = Type.Object(
   {
     ...ChangeHead,
     put: Type.Array(ShopEntitySchema),
-    removed: Type.Array(Type.Object({ type: OneOf(['part', 'weights']), id: Type.String() })),
+    removed: Type.Array(Type.Object({ type: OneOf(['part', 'weights', 'sealRules']), id: Type.String() })),
   },
   { title: 'ShopChange' },
 );
@@ -80,16 +88,20 @@ export const shopCommandSchemas = {
     { do: Type.Literal('set-weights'), version: Type.Integer({ minimum: 0 }), weights: ChainWeightsSchema },
     strict,
   ),
+  'set-seal-rules': Type.Object(
+    { do: Type.Literal('set-seal-rules'), version: Type.Integer({ minimum: 0 }), rules: SealRulesSchema },
+    strict,
+  ),
 };
 export type ShopCommandOf<N extends keyof typeof shopCommandSchemas> = Frozen<Static<(typeof shopCommandSchemas)[N]>>;
 export type ShopCommand = { [N in keyof typeof shopCommandSchemas]: ShopCommandOf<N> }[keyof typeof shopCommandSchemas];
 const ShopCommandSchema = Type.Unsafe<ShopCommand>(OneKindOf('do', Object.values(shopCommandSchemas), 'ShopCommand'));
 
-/** A part with the lines that use it. */
+/** A part with the lines that use it, and the components that are one: these have no line, and their name for its name. */
 export const PartCardSchema = Type.Object(
   {
     row: Type.Unsafe<CataloguePart>(CataloguePartSchema),
-    usedBy: Type.Array(Type.Object({ job: Type.String(), line: Type.Integer(), lineName: Type.String() })),
+    usedBy: Type.Array(Type.Object({ job: Type.String(), line: Type.Optional(Type.Integer()), lineName: Type.String() })),
   },
   { title: 'PartCard' },
 );
@@ -134,6 +146,7 @@ export const shopContracts = {
         hoseEnds: Type.Array(HoseEndSchema),
         supplies: Type.Array(SupplySchema),
         weights: WeightsRowSchema,
+        sealRules: SealRulesRowSchema,
         at: Type.Integer({ minimum: 0 }),
       },
       { title: 'Shop' },

@@ -1,11 +1,16 @@
-import { connectorThread, endForm, shapeOf } from '../connectors/index.js';
+import { connectorThread, endForm, shapeOf, type EndShape } from '../connectors/index.js';
+import type { Fitting } from '../fittings/index.js';
 import { formatPortThread, portCases, type Component, type Port } from '../job/index.js';
+import { bodyUpright } from './draw-bodied.js';
 import { drawPort } from './draw-port.js';
+import { fitted } from './fitted.js';
 import { advance, startFrame } from './frame.js';
 import { placeShapes, type Drawing, type Shape } from './shape.js';
 
 const CORE_MM = 18;
 const GAP_MM = 7;
+/** Ends that stand out of the face with their whole length. */
+const PUSHED_OVER: readonly EndShape[] = ['ridged', 'beaded', 'spigot'];
 /** Room for a label at either side, in sheet units. */
 const LABEL = 98;
 
@@ -13,7 +18,13 @@ const LABEL = 98;
  * A component as a plain block with its ports as numbered stubs along its two sides, each cut through; all ports at one scale. A port
  * that may be several is drawn as the first of them, one that is not known as the closed face; both with a question mark.
  */
-export function componentDrawing(component: Component, ports: readonly Port[], size: { width: number; height: number }): Drawing {
+export function componentDrawing(
+  component: Component,
+  ports: readonly Port[],
+  size: { width: number; height: number },
+  part?: Fitting,
+): Drawing {
+  if (part?.body) return partOfCatalogue(component, ports, part, size);
   const { width, height } = size;
   const right = ports.filter((_, i) => i % 2 === 0);
   const left = ports.filter((_, i) => i % 2 === 1);
@@ -61,7 +72,7 @@ export function componentDrawing(component: Component, ports: readonly Port[], s
       const half = portHalfHeight(port);
       shapes.push(filler(side, at, y - half, halfWide));
       if (connector) {
-        const joint = connector.gender === 'male' && shapeOf(connector) !== 'spigot' ? advance(face, -portStub(port)) : face;
+        const joint = connector.gender === 'male' && !PUSHED_OVER.includes(shapeOf(connector)) ? advance(face, -portStub(port)) : face;
         shapes.push(...drawPort(joint, connector, { hatch: 135, view: 'half' }, true, true));
       }
       shapes.push(filler(side, y - half, y + half, halfWide - (connector ? portDepth(port) : 0)));
@@ -106,12 +117,21 @@ export function componentDrawing(component: Component, ports: readonly Port[], s
       ],
       stroke: 'outline',
     });
-  return {
-    width,
-    height,
-    shapes: [...placeShapes(shapes, scale, dx, dy), ...labels],
-    title: `${component.name} with ${ports.length} ports: ${ports.map((p, i) => `${i + 1} ${p.label}, ${formatPortThread(p)}`).join('; ')}`,
+  return { width, height, shapes: [...placeShapes(shapes, scale, dx, dy), ...labels], title: inWords(component, ports) };
+}
+
+/** A component that is a part with a body: its section, the ends with the numbers of their ports. */
+function partOfCatalogue(component: Component, ports: readonly Port[], part: Fitting, size: { width: number; height: number }): Drawing {
+  const numberOf = (end: number): string => {
+    const at = ports.findIndex((p) => p.end === end);
+    return at < 0 ? '?' : String(at + 1);
   };
+  const shapes = bodyUpright(part, { hatch: 135, view: 'half' }, numberOf);
+  return fitted(shapes, size.width, size.height, inWords(component, ports), 3, 'middle');
+}
+
+function inWords({ name }: Component, ports: readonly Port[]): string {
+  return `${name} with ${ports.length} ports: ${ports.map((p, i) => `${i + 1} ${p.label}, ${formatPortThread(p)}`).join('; ')}`;
 }
 
 /** A plain piece of the block between core and face. */
@@ -156,7 +176,7 @@ function portStub(port: Port): number {
   if (!c || c.gender === 'female') return 0;
   const form = endForm(c);
   const shape = shapeOf(c);
-  return shape === 'spigot' ? form.lengthMm : shape === 'flare' || shape === 'taper' ? form.reachMm : 2.2;
+  return PUSHED_OVER.includes(shape) ? form.lengthMm : shape === 'flare' || shape === 'taper' ? form.reachMm : 2.2;
 }
 
 function clipped(text: string): string {

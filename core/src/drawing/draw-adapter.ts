@@ -1,11 +1,14 @@
-import { connectorThread, endForm, type Connector } from '../connectors/index.js';
+import { connectorThread, endForm, shapeOf, type Connector } from '../connectors/index.js';
+import { hexOf, legOf, turnBetween } from '../fittings/index.js';
 import type { PlacedFitting } from '../lines/index.js';
 import { washerFor } from '../seals/index.js';
 import { drawBody, type BodyStyle } from './body.js';
 import type { Section } from './section.js';
+import { drawBodied } from './draw-bodied.js';
 import { drawBranched } from './draw-branched.js';
 import { endSections } from './end-sections.js';
 import { advance, band, bendFrames, pointAt, turn, type Frame } from './frame.js';
+import { projectEnds, projectPart } from './project-ends.js';
 import type { Point, Shape } from './shape.js';
 
 export interface DrawnPart {
@@ -25,11 +28,12 @@ export function drawAdapter(frame: Frame, placed: PlacedFitting, style: BodyStyl
   const near = fitting.ends[placed.outEnd]!;
   const far = fitting.ends[placed.inEnd]!;
   const bore = fitting.boreMm ?? Math.min(endForm(near).boreMm, endForm(far).boreMm);
-  const hex = fitting.hexMm ?? Math.max(endForm(near).hexMm, endForm(far).hexMm);
+  const hex = hexOf(fitting);
+  if (fitting.body) return drawBodied(frame, placed, style, bendSense);
   if (fitting.ends.length > 2) return drawBranched(frame, placed, style, bendSense, bore);
-  if (far.family === 'banjo') return drawBanjo(frame, placed, style, bendSense, bore);
+  if (shapeOf(far) === 'banjo') return drawBanjo(frame, placed, style, bendSense, bore);
   if (fitting.angleDeg) return drawElbow(frame, placed, style, bendSense, bore, hex);
-  const length = fitting.lengthMm ?? 20;
+  const { lengthMm: length = 0 } = fitting;
   const nearEnd = endSections(near, bore);
   const farEnd = endSections(far, bore);
   const nearBody = mirrored(nearEnd.body);
@@ -43,19 +47,17 @@ export function drawAdapter(frame: Frame, placed: PlacedFitting, style: BodyStyl
       ...(nearEnd.nut ? drawBody(frame, mirrored(nearEnd.nut), { ...style, hatch: style.hatch + 75 }) : []),
       ...(farEnd.nut ? drawBody(frame, shifted(farEnd.nut, length), { ...style, hatch: style.hatch + 75 }) : []),
     ],
-    after: advance(frame, length),
+    after: projectEnds(projectPart(frame, placed, bendSense), fitting).get(placed.inEnd)!,
   };
 }
 
 function drawElbow(frame: Frame, placed: PlacedFitting, style: BodyStyle, sense: 1 | -1, bore: number, hex: number): DrawnPart {
   const { fitting } = placed;
-  const angle = (fitting.angleDeg ?? 90) * sense;
+  const angle = turnBetween(fitting, placed.inEnd, placed.outEnd) * sense;
   const nearEnd = endSections(fitting.ends[placed.outEnd]!, bore);
   const farEnd = endSections(fitting.ends[placed.inEnd]!, bore);
-  const nearLeg = fitting.legsMm?.[placed.outEnd] ?? 20;
-  const farLeg = fitting.legsMm?.[placed.inEnd] ?? 20;
-  const corner = advance(frame, nearLeg);
-  const after = advance(turn(corner, angle), farLeg);
+  const [nearLeg, farLeg] = [legOf(fitting, placed.outEnd), legOf(fitting, placed.inEnd)];
+  const after = projectEnds(projectPart(frame, placed, sense), fitting).get(placed.inEnd)!;
   const nearFace = Math.max(0, -Math.min(0, ...nearEnd.body.map((s) => s.from)));
   const farFace = Math.max(0, -Math.min(0, ...farEnd.body.map((s) => s.from)));
   const room = Math.max(1, Math.min(nearLeg - nearFace, farLeg - farFace));
@@ -98,9 +100,9 @@ function drawBanjo(frame: Frame, placed: PlacedFitting, style: BodyStyle, sense:
   const major = connectorThread(bolt)!.majorMm / 2;
   const pitch = connectorThread(bolt)!.pitchMm;
   const eye = form.reachMm * 2;
-  const nearLeg = fitting.legsMm?.[placed.outEnd] ?? 25;
+  const nearLeg = legOf(fitting, placed.outEnd);
   const centre = turn(advance(frame, nearLeg), 90 * sense);
-  const after = advance(centre, form.reachMm);
+  const after = projectEnds(projectPart(frame, placed, sense), fitting).get(placed.inEnd)!;
   const near = mirrored(endSections(hoseSide, bore).body);
   const face = near.length > 0 ? near[near.length - 1]!.to : 0;
   const t = washer.thicknessMm;
@@ -128,7 +130,7 @@ function drawBanjo(frame: Frame, placed: PlacedFitting, style: BodyStyle, sense:
     shapes: [
       ...drawBody(
         frame,
-        [...near, { from: face, to: nearLeg - form.outsideMm * 0.4, radius: (fitting.hexMm ?? 14) * 0.42, bore: bore / 2 }],
+        [...near, { from: face, to: nearLeg - form.outsideMm * 0.4, radius: hexOf(fitting) * 0.42, bore: bore / 2 }],
         style,
       ),
       ...drawBody(centre, eyeBody, style),
@@ -159,7 +161,10 @@ function shifted(sections: readonly Section[], by: number): Section[] {
   return sections.map((s) => ({ ...s, from: s.from + by, to: s.to + by }));
 }
 
-/** True where the connector closes round its partner and so is drawn over it. */
-export function encloses(c: Connector): boolean {
-  return c.gender === 'female';
+/**
+ * True where the connector closes round its partner and so is drawn over it. A body is cut open: what is screwed into it is drawn over
+ * it, and it does not close round anything.
+ */
+export function encloses(c: Connector, ofBody = false): boolean {
+  return c.gender === 'female' && !ofBody;
 }

@@ -1,4 +1,5 @@
-import { bareConnector, endForm, type Connector } from '../connectors/index.js';
+import { bareConnector, endForm, familyById, type Connector } from '../connectors/index.js';
+import type { Fitting } from '../fittings/index.js';
 import type { AssembledBranch, LineJoint } from '../lines/index.js';
 import type { BodyStyle } from './body.js';
 import { drawBody } from './body.js';
@@ -45,7 +46,7 @@ export function drawOnBranch(
   for (const { fitting, inEnd, outEnd } of branch.fittings) {
     const inner = fitting.ends[inEnd]!;
     meet(inner);
-    if (fitting.ends.length === 1) layers.push({ level, shapes: drawClosing(frame, inner, style) });
+    if (fitting.ends.length === 1) layers.push({ level, shapes: drawClosing(frame, fitting, style) });
     else {
       // drawn from its outer side as from a hose: the way in and the way out change places
       const drawn = drawAdapter(frame, { fitting, inEnd: outEnd, outEnd: inEnd }, style, 1);
@@ -63,9 +64,11 @@ export function drawOnBranch(
 }
 
 /** A part with one end: what screws on, and its hex. A weld bung is its end alone, with its bore open. */
-export function drawClosing(frame: Frame, end: Connector, style: BodyStyle): Shape[] {
+export function drawClosing(frame: Frame, fitting: Fitting, style: BodyStyle): Shape[] {
+  const end = fitting.ends[0]!;
+  if (fitting.body) return [...drawAdapter(frame, { fitting, inEnd: 0, outEnd: 0 }, style, 1).shapes];
   const form = endForm(bareConnector(end));
-  if (end.family === 'bung') return bodyOf(frame, end, form.boreMm, style);
+  if (familyById(end.family).carries) return bodyOf(frame, end, form.boreMm, style);
   const hex: Section = {
     from: form.reachMm,
     to: form.reachMm + form.hexMm * 0.35,

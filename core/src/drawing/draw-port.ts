@@ -1,9 +1,10 @@
-import { bareConnector, connectorThread, endForm, shapeOf, type Connector } from '../connectors/index.js';
-import { bossRings, metricPortRings } from '../seals/index.js';
+import { bareConnector, connectorThread, endForm, familyById, landOf, shapeOf, type Connector } from '../connectors/index.js';
+import { portRing } from '../seals/index.js';
 import { drawBody, type BodyStyle } from './body.js';
 import { mirrored } from './draw-adapter.js';
 import { endSections } from './end-sections.js';
-import { advance, pointAt, type Frame } from './frame.js';
+import { advance, pointAt, turn, type Frame } from './frame.js';
+import { landMarks } from './land-marks.js';
 import type { Point, Shape } from './shape.js';
 import { threadProfile } from './surface.js';
 
@@ -16,18 +17,21 @@ export function drawPort(frame: Frame, given: Connector, style: BodyStyle, empty
   const c = bareConnector(given);
   const form = endForm(c);
   const major = holeDiameter(c) / 2;
-  const reach = Math.max(form.outsideMm, form.hexMm) / 2 + Math.max(6, major * 0.9);
+  const land = landOf(c);
+  const reach = Math.max(Math.max(form.outsideMm, form.hexMm) / 2 + Math.max(6, major * 0.9), land ? land.outsideMm / 2 + 4 : 0);
+  const marks = landMarks(turn(frame, 180), c);
   if (c.gender === 'male') {
     const stub = endSections(c, form.boreMm);
     const face = stub.body.length > 0 ? -stub.body[0]!.from : 0;
     const block = advance(frame, face);
     return [
       ...drawBlock(block, reach, form.boreMm / 2, [[0, form.boreMm / 2]], Math.max(14, major * 1.5), embedded),
+      ...marks,
       ...drawBody(frame, mirrored(stub.body), style),
     ];
   }
   const depth = form.lengthMm * 1.25;
-  return drawBlock(
+  const block = drawBlock(
     frame,
     reach,
     form.boreMm / 2,
@@ -35,6 +39,7 @@ export function drawPort(frame: Frame, given: Connector, style: BodyStyle, empty
     depth + Math.max(6, major * 0.5),
     embedded,
   );
+  return [...block, ...marks];
 }
 
 /** A port of which the thread is not known: a dashed piece of its component, with no hole. */
@@ -55,7 +60,7 @@ function holeDiameter(c: Connector): number {
   const thread = connectorThread(c);
   if (thread) return thread.majorMm;
   const shape = shapeOf(c);
-  if (shape === 'flange') return form.boreMm;
+  if (shape === 'flange' || shape === 'face') return form.boreMm;
   return shape === 'coupling' ? form.outsideMm * 0.73 : form.outsideMm;
 }
 
@@ -66,12 +71,8 @@ function holeProfile(c: Connector, major: number, depth: number): (readonly [num
       [0, major],
       [depth, major - (depth * (connectorThread(c)?.taperPerMm ?? 0)) / 2],
     ];
-  const ring =
-    c.family === 'orb'
-      ? bossRings[c.size]
-      : c.family === 'metric' && c.seat === 'oring'
-        ? metricPortRings[c.size.slice(1).split('x')[0]!]
-        : undefined;
+  // the ring of a stud lies on the flat face: only bosses and metric ports are chamfered for it
+  const ring = familyById(c.family).chamfered ? portRing(c) : undefined;
   if (ring)
     return [
       [0, major + ring.sectionMm * 0.72],

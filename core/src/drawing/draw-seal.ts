@@ -1,5 +1,6 @@
-import { bareConnector, connectorThread, endForm, type Connector } from '../connectors/index.js';
-import { bossRings, metricPortRings, washerFor, type Mating } from '../seals/index.js';
+import { bareConnector, connectorThread, endForm, landOf, type Connector, type Land } from '../connectors/index.js';
+import { portRing, washerFor, type Mating } from '../seals/index.js';
+import { bringsGasket } from './land-marks.js';
 import { coneOf } from './end-sections.js';
 import { pointAt, type Frame } from './frame.js';
 import type { Point, Shape } from './shape.js';
@@ -38,8 +39,10 @@ export function drawSeal(frame: Frame, mating: Mating, given: Connector, towards
       }));
     }
     case 'o-ring': {
-      const ring = male.family === 'orb' ? bossRings[male.size] : metricPortRings[String(thread!.majorMm)];
-      const section = ring?.sectionMm ?? 2;
+      const land = landOf(male);
+      if (land) return ringInFace(at, land, joint);
+      // a stud of which the ring is not known is drawn with one of 2 mm
+      const section = portRing(male)?.sectionMm ?? 2;
       const r = thread!.majorMm / 2 + section * 0.2;
       return [1, -1].map((sign): Shape => ({ kind: 'dot', at: at(section * 0.5, sign * r), radius: section * 0.46, fill: 'ring', joint }));
     }
@@ -60,6 +63,8 @@ export function drawSeal(frame: Frame, mating: Mating, given: Connector, towards
     }
     case 'gasket': {
       const form = endForm(male);
+      const land = landOf(male);
+      if (land) return flatRing(at, land);
       const inner = Math.max(form.boreMm, thread?.majorMm ?? 0) / 2 + 1;
       return [1, -1].map((sign): Shape => ({
         kind: 'area',
@@ -81,4 +86,32 @@ export function drawSeal(frame: Frame, mating: Mating, given: Connector, towards
     case 'none':
       return [];
   }
+}
+
+/** Of two faces, the one that says where the gasket or ring lies: a groove, or what is screwed on a post. */
+export function gasketOn(a: Connector, b: Connector): Connector | undefined {
+  return [a, b].find(bringsGasket) ?? [a, b].find((c) => landOf(c) !== undefined);
+}
+
+type At = (u: number, r: number) => Point;
+
+/** A ring in the groove of a face, on both sides of the axis. */
+function ringInFace(at: At, { insideMm, outsideMm, depthMm = Infinity }: Land, joint: number): Shape[] {
+  const radius = Math.min((outsideMm - insideMm) / 4.6, depthMm * 0.65);
+  return [1, -1].map((sign): Shape => ({ kind: 'dot', at: at(0, (sign * (insideMm + outsideMm)) / 4), radius, fill: 'ring', joint }));
+}
+
+/** A flat gasket on its land. */
+function flatRing(at: At, { insideMm, outsideMm }: Land): Shape[] {
+  return [1, -1].map((sign): Shape => ({
+    kind: 'area',
+    points: [
+      at(0, (sign * insideMm) / 2),
+      at(0, (sign * outsideMm) / 2),
+      at(GASKET_MM, (sign * outsideMm) / 2),
+      at(GASKET_MM, (sign * insideMm) / 2),
+    ],
+    fill: 'ring',
+    stroke: 'fine',
+  }));
 }

@@ -17,8 +17,8 @@ export function endSections(given: Connector, boreMm: number): EndSections {
   const c = bareConnector(given);
   const form = endForm(c);
   const thread = connectorThread(c);
-  const major = (thread?.majorMm ?? 0) / 2;
-  const pitch = thread?.pitchMm ?? 1.5;
+  // what has no thread asks for neither
+  const [major, pitch] = thread ? [thread.majorMm / 2, thread.pitchMm] : [NaN, NaN];
   const bore = Math.min(boreMm, form.boreMm) / 2;
   switch (shapeOf(c)) {
     case 'flare': {
@@ -80,7 +80,8 @@ export function endSections(given: Connector, boreMm: number): EndSections {
       const neck = shapeOf(c) === 'boss' || c.seat === 'oring' ? 2 : 1;
       return {
         body: [
-          { from: -2.2, to: 0, radius: form.outsideMm / 2, bore },
+          // a post stands in its face; a stud has a shoulder that lies on it
+          ...(shapeOf(c) === 'post' ? [] : [{ from: -2.2, to: 0, radius: form.outsideMm / 2, bore }]),
           { from: 0, to: neck, radius: major - 0.75 * pitch, bore },
           { from: neck, to: form.lengthMm, radius: major, bore, surface: 'thread', pitch },
         ],
@@ -97,9 +98,13 @@ export function endSections(given: Connector, boreMm: number): EndSections {
           ...(c.gender === 'male' ? [{ from: 0, to: form.lengthMm - form.reachMm, radius: form.outsideMm * 0.36, bore }] : []),
         ],
       };
-    case 'spigot': {
-      if (c.gender === 'female') return { body: [] };
-      if (c.family !== 'barb') return { body: spigot(form.lengthMm, form.outsideMm / 2 / 1.12, bore, c.family === 'bead' ? 0.25 : 0.6) };
+    case 'face':
+      return { body: [{ from: -form.lengthMm, to: 0, radius: form.outsideMm / 2, bore: form.boreMm / 2 }] };
+    case 'spigot':
+      return { body: c.gender === 'female' ? [] : spigot(form.lengthMm, form.outsideMm / 2 / 1.12, bore, 0.6) };
+    case 'beaded':
+      return { body: spigot(form.lengthMm, form.outsideMm / 2 / 1.12, bore, 0.25) };
+    case 'ridged': {
       const ridges = 3;
       const step = (form.lengthMm - 2) / ridges;
       const body: Section[] = [{ from: 0, to: 2, radius: form.outsideMm * 0.46, bore }];
@@ -131,10 +136,17 @@ export function coneOf(given: Connector): { nose: number; base: number; length: 
   const { swivel: _, ...still } = c;
   const form = endForm({ ...still, gender: 'male' });
   const thread = connectorThread(c)!;
-  const half = ((familyById(c.family).coneHalfAngleDeg ?? 37) * Math.PI) / 180;
+  const half = (coneAngle(c) * Math.PI) / 180;
   const base = thread.majorMm / 2 - 0.75 * thread.pitchMm;
   const nose = form.boreMm / 2 + Math.max(0.5, (base - form.boreMm / 2) * 0.25);
   return { nose, base, length: Math.min((base - nose) / Math.tan(half), form.lengthMm * 0.5) };
+}
+
+/** @throws {RangeError} for what seals on no cone */
+function coneAngle(c: Connector): number {
+  const { coneHalfAngleDeg, name } = familyById(c.family);
+  if (coneHalfAngleDeg === undefined) throw new RangeError(`${name} has no cone`);
+  return coneHalfAngleDeg;
 }
 
 function femaleBody(length: number, hexMm: number, major: number, pitch: number, bore: number, taper: number): Section[] {

@@ -1,18 +1,18 @@
 import { boundsOf, placeShapes, type Drawing, type Shape } from './shape.js';
 
-/** Fits shapes into a sheet, as large as it allows. */
+/** Fits shapes into a sheet, as large as it allows: from its left edge, in its middle, or in its middle on their axis. */
 export function fitted(
   parts: readonly Shape[],
   width: number,
   height: number,
   title: string,
   largest: number,
-  align: 'left' | 'middle',
+  align: 'left' | 'middle' | 'on axis',
 ): Drawing {
   if (parts.length === 0) return { width, height, shapes: [], title };
   const bare = boundsOf(parts);
   const shapes: Shape[] =
-    align === 'left'
+    align !== 'on axis'
       ? [...parts]
       : [
           ...parts,

@@ -1,10 +1,19 @@
-import { bareConnector, boreSizeMm, connectorName, connectorThread, endForm, shapeOf, type Connector } from '../connectors/index.js';
+import {
+  bareConnector,
+  boreSizeMm,
+  connectorName,
+  connectorThread,
+  endForm,
+  familyById,
+  shapeOf,
+  type Connector,
+} from '../connectors/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import { fit, type ThreadFit } from '../threads/index.js';
 import { drawBody } from './body.js';
 import { mirrored } from './draw-adapter.js';
 import { drawPort } from './draw-port.js';
-import { drawSeal, sealThickness } from './draw-seal.js';
+import { drawSeal, gasketOn, sealThickness } from './draw-seal.js';
 import { endSections } from './end-sections.js';
 import { fitted } from './fitted.js';
 import { advance, startFrame, type Frame } from './frame.js';
@@ -36,9 +45,9 @@ export function jointDrawing(a: Connector, b: Connector, size: { width: number; 
     : nut
       ? stub(partner, right, true)
       : drawPort(partner, bareConnector(right), { hatch: 135, view: 'half' }, gap > 0);
-  const seal = mating.outcome === 'seals' ? drawSeal(plane, mating, left, 1, 1) : [];
+  const seal = mating.outcome === 'seals' ? drawSeal(plane, mating, gasketOn(left, right) ?? left, 1, 1) : [];
   const parts = nut || hose ? [...male, ...other, ...seal] : [...other, ...male, ...seal];
-  return fitted(parts, size.width, size.height, title(a, b), LARGEST_SCALE, 'middle');
+  return fitted(parts, size.width, size.height, title(a, b), LARGEST_SCALE, 'on axis');
 }
 
 function title(a: Connector, b: Connector): string {
@@ -65,13 +74,14 @@ function throughSheet(male: Connector, size: { width: number; height: number }, 
       { hatch: 30, view: 'half' },
     ),
   ];
-  return fitted(parts, size.width, size.height, words, LARGEST_SCALE, 'middle');
+  return fitted(parts, size.width, size.height, words, LARGEST_SCALE, 'on axis');
 }
 
 /** A hose end or the sleeve of a quick connector, open to the left. */
 function sleeve(frame: Frame, c: Connector): Shape[] {
   const bore = boreSizeMm(c.size);
-  const wall = c.family === 'barb' ? 3.2 : 4.5;
+  // the sleeve of a quick connector is thicker than a hose
+  const wall = familyById(c.family).femaleShape === 'spigot' ? 3.2 : 4.5;
   const length = endForm(c).lengthMm + 10;
   return drawBody(frame, [{ from: 2.2, to: length, radius: bore / 2 + wall, bore: bore / 2 }], { hatch: 120, view: 'half' });
 }

@@ -55,7 +55,8 @@ function stackDimension(
   const far = stretch.farPort ?? stretch.farSeat;
   if (!near || !far || !level(near) || !level(far) || stretch.gap) return [];
   const stack = Math.abs(far.x - near.x);
-  if (stack < 1) return [];
+  // no more than a gasket
+  if (stack < 2) return [];
   const drop = (frame: Frame): Point => [map([frame.x, 0])[0], y + below];
   return dimension(drop(far), drop(near), row, formatQuantity(stack, 'length', system, { bare: true }), spill);
 }

@@ -1,8 +1,9 @@
 import { connectorName, formatConnector, type Connector } from '../connectors/index.js';
-import type { Fitting } from '../fittings/index.js';
+import { endName, type Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import type { AssembledBranch, PlacedFitting } from '../lines/index.js';
 import { drawAdapter } from './draw-adapter.js';
+import { bodyUpright } from './draw-bodied.js';
 import { drawClosing } from './draw-on-branch.js';
 import { drawHose, drawHoseEnd } from './draw-hose-end.js';
 import { drawPort } from './draw-port.js';
@@ -13,6 +14,8 @@ import { drawStretch } from './stretch.js';
 import { onWalk } from './stretches-of-line.js';
 
 const HOSE_STUB_MM = 16;
+/** Below this height the ends of a body are not numbered. */
+const LEAST_FOR_NUMBERS = 90;
 
 /** What a way in miniature is drawn with: hoses only, ports are left away. */
 export interface StripEnd {
@@ -40,14 +43,28 @@ export function wayStrip(
   return fitted([...stubs, ...drawn.shapes], size.width, size.height, title, 1.25, 'left');
 }
 
-/** One adapter, half in section. */
+/** One adapter, half in section; a part with a body cut open, its ends numbered. */
 export function fittingDrawing(fitting: Fitting, size: { width: number; height: number }): Drawing {
   const style = { hatch: 135, view: 'half' } as const;
+  if (fitting.body)
+    return fitted(
+      bodyUpright(fitting, style, size.height < LEAST_FOR_NUMBERS ? () => '' : undefined),
+      size.width,
+      size.height,
+      bodyInWords(fitting),
+      2.4,
+      'middle',
+    );
   const shapes =
     fitting.ends.length > 1
       ? drawAdapter(startFrame(-1), { fitting, inEnd: 0, outEnd: 1 }, style, 1).shapes
-      : drawClosing(startFrame(-1), fitting.ends[0]!, style);
-  return fitted(shapes, size.width, size.height, fitting.name, 3.4, 'middle');
+      : drawClosing(startFrame(-1), fitting, style);
+  return fitted(shapes, size.width, size.height, fitting.name, 3.4, 'on axis');
+}
+
+function bodyInWords(fitting: Fitting): string {
+  const ends = fitting.ends.map((end, i) => `${i + 1} ${endName(fitting, i)}, ${formatConnector(end)}`);
+  return `${fitting.name} in section: ${ends.join('; ')}`;
 }
 
 /** One hose end on a stub of its hose, half in section. */
@@ -60,7 +77,7 @@ export function hoseEndDrawing(end: HoseEnd, hose: Hose | undefined, size: { wid
     size.height,
     end.name,
     2,
-    'middle',
+    'on axis',
   );
 }
 
@@ -72,7 +89,7 @@ export function hoseDrawing(hose: Hose, size: { width: number; height: number })
     size.height,
     hose.name,
     2,
-    'middle',
+    'on axis',
   );
 }
 
@@ -84,6 +101,6 @@ export function portDrawing(connector: Connector, size: { width: number; height:
     size.height,
     `${connectorName(connector)} (${formatConnector(connector)})`,
     3.2,
-    'middle',
+    'on axis',
   );
 }

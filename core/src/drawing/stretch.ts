@@ -1,12 +1,14 @@
 import { endForm, shapeOf, type Connector } from '../connectors/index.js';
+import { hexOf, legOf, type Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import type { AssembledBranch, LineJoint, PlacedFitting } from '../lines/index.js';
 import type { BodyStyle } from './body.js';
+import { bodyFrom } from './draw-bodied.js';
 import { drawAdapter, encloses } from './draw-adapter.js';
 import { drawHoseEnd, drawHoseEndBackwards } from './draw-hose-end.js';
 import { drawOnBranch } from './draw-on-branch.js';
 import { drawPort, drawUnknownPort } from './draw-port.js';
-import { drawSeal, sealThickness } from './draw-seal.js';
+import { drawSeal, gasketOn, sealThickness } from './draw-seal.js';
 import { advance, inclination, pointAt, startFrame, turn, type Frame } from './frame.js';
 import type { Shape } from './shape.js';
 
@@ -21,6 +23,8 @@ export interface JointPlace {
 /** What a stretch begins or ends with: a port, or a hose end on its hose. Nothing of what is undefined is drawn. */
 export interface StretchEnd {
   readonly port?: Connector;
+  /** The body that the port is an end of. */
+  readonly body?: { readonly fitting: Fitting; readonly end: number };
   /** A port, of which the thread is not known. */
   readonly unknown?: boolean;
   readonly hoseEnd?: HoseEnd;
@@ -101,7 +105,11 @@ export function drawStretch(
     frame = seat = drawn.after;
     exposed = start.hoseEnd.connector;
   } else if (start.port) {
-    if (withPorts) layers.push({ level: -99, shapes: drawPort(turned(frame), start.port, { hatch: 135, view }, !fittings) });
+    if (withPorts)
+      layers.push({
+        level: portLevel(start.port, fittings?.[0], 0),
+        shapes: portOf(turned(frame), start, { hatch: 135, view }, !fittings),
+      });
     port = frame;
     exposed = start.port;
   } else if (start.unknown) {
@@ -114,12 +122,13 @@ export function drawStretch(
     const front = exposed ? advance(frame, standsOut(exposed)) : frame;
     const open = advance(front, OPEN_GAP);
     const gap = advance(front, OPEN_GAP / 2);
-    if (finish.port) layers.push({ level: -99, shapes: drawPort(open, finish.port, { hatch: 135, view }, true) });
+    if (finish.port) layers.push({ level: -99, shapes: portOf(open, finish, { hatch: 135, view }, true) });
     if (finish.unknown) layers.push({ level: -99, shapes: [drawUnknownPort(open)] });
     const ending = finish.hoseEnd ? finishHose(advance(open, standsOut(finish.hoseEnd.connector)), finish, layers, places, 0, view) : {};
     return { ...base, ...ending, shapes: inOrder(layers), gap };
   }
-  const step = (partner: Connector): void => {
+  let exposedBody = false;
+  const step = (partner: Connector, partnerBody = false): void => {
     if (!exposed) return;
     const radius = outsideOf(exposed, partner);
     const joint = walk.shift();
@@ -129,21 +138,21 @@ export function drawStretch(
     const thickness = joint && joint.mating.outcome === 'seals' ? sealThickness(joint.mating, male) : 0;
     const plane = towards === 1 ? frame : advance(frame, thickness);
     if (joint && joint.mating.outcome === 'seals' && view === 'half')
-      seals.push(...drawSeal(plane, joint.mating, male, towards, joint.number));
+      seals.push(...drawSeal(plane, joint.mating, gasketOn(exposed, partner) ?? male, towards, joint.number));
     frame = advance(frame, thickness);
-    level += encloses(exposed) ? -1 : 1;
+    level += over(exposed, exposedBody, partner, partnerBody) ? 1 : -1;
   };
   const needBore = Math.min(start.hoseEnd?.boreMm ?? Infinity, finish.hoseEnd?.boreMm ?? Infinity);
   for (const [i, placed] of fittings.entries()) {
     const { fitting } = placed;
-    step(fitting.ends[placed.outEnd]!);
+    step(fitting.ends[placed.outEnd]!, fitting.body !== undefined);
     const angle = fitting.angleDeg ?? 0;
     const drawn = drawAdapter(frame, placed, { hatch: i % 2 === 0 ? 135 : 30, view }, inclination(frame) + angle > 100 ? -1 : 1);
     layers.push({ level, shapes: drawn.shapes });
     const { boreMm, lengthMm = 0 } = fitting;
     if (boreMm !== undefined && needBore !== Infinity && boreMm < THROAT * needBore) {
-      const along = (angle ? (fitting.legsMm?.[placed.outEnd] ?? 0) : lengthMm) / 2;
-      throats.push({ frame: advance(frame, along), boreMm, radius: (fitting.hexMm ?? 16) / 2 });
+      const along = (angle ? legOf(fitting, placed.outEnd) : lengthMm) / 2;
+      throats.push({ frame: advance(frame, along), boreMm, radius: hexOf(fitting) / 2 });
       if (!angle && view === 'half') layers.push({ level: 90, shapes: [throat(frame, lengthMm, boreMm)] });
     }
     for (const branch of branches.filter((b) => b.at === i)) {
@@ -151,17 +160,32 @@ export function drawStretch(
       if (!from) continue;
       const open = fitting.ends[branch.end]!;
       const standing = drawOnBranch(from, open, branch, branchJoints?.(i, branch.end) ?? [], { hatch: 60, view });
-      layers.push({ level: level + (encloses(open) ? -0.5 : 0.5), shapes: standing.shapes });
+      layers.push({ level: level + (encloses(open, fitting.body !== undefined) ? -0.5 : 0.5), shapes: standing.shapes });
       places.push(...standing.joints);
     }
     frame = drawn.after;
     exposed = fitting.ends[placed.inEnd]!;
+    exposedBody = fitting.body !== undefined;
   }
   if (goal) step(goal);
-  if (finish.port) layers.push({ level: -99, shapes: drawPort(frame, finish.port, { hatch: 135, view }) });
+  if (finish.port)
+    layers.push({
+      level: finish.body ? -100 : portLevel(finish.port, fittings[fittings.length - 1], level),
+      shapes: portOf(frame, finish, { hatch: 135, view }),
+    });
   if (finish.unknown) layers.push({ level: -99, shapes: [drawUnknownPort(frame)] });
   const ending = finish.hoseEnd ? finishHose(frame, finish, layers, places, level, view) : {};
   return { ...base, ...ending, shapes: [...inOrder(layers), ...seals], ...(finish.hoseEnd ? {} : { farPort: frame }) };
+}
+
+/** A port lies under what is screwed into it or over it; but its stud stands before a body that is cut open. */
+function portLevel(port: Connector, beside: PlacedFitting | undefined, level: number): number {
+  return port.gender === 'male' && beside?.fitting.body ? level + 0.5 : -99;
+}
+
+/** A port as a cut piece of its component; or the body that it is an end of, cut open. */
+function portOf(frame: Frame, { port, body }: StretchEnd, style: BodyStyle, empty = false): Shape[] {
+  return body ? bodyFrom(frame, body.fitting, body.end, style) : drawPort(frame, port!, style, empty);
 }
 
 /** Draws the hose end that the walk ends on, from its seat back to its hose: it turns the run level again where it can. */
@@ -177,6 +201,12 @@ function finishHose(
   layers.push({ level, shapes });
   if (finish.joint) places.push(onHose(finish, start));
   return { exit: start, farSeat: seat };
+}
+
+/** Whether the next part is drawn over what stands there: it closes round it, or is screwed into a body that is cut open. */
+function over(exposed: Connector, exposedBody: boolean, partner: Connector, partnerBody: boolean): boolean {
+  if (exposed.gender === 'female') return !encloses(exposed, exposedBody);
+  return encloses(partner, partnerBody) || partner.gender === 'male';
 }
 
 function onHose({ hoseEnd, joint }: StretchEnd, frame: Frame): JointPlace {

@@ -1,5 +1,5 @@
-import { hoseJointId, portCases, type Port } from '../job/index.js';
-import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PlacedFitting, Terminal } from '../lines/index.js';
+import { hoseJointId, portCases } from '../job/index.js';
+import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PlacedFitting, PortTerminal, Terminal } from '../lines/index.js';
 import { drawStretch, type Stretch, type StretchEnd, type StretchToDraw } from './stretch.js';
 
 /**
@@ -24,7 +24,8 @@ function drawWay(way: AssembledWay, all: readonly LineJoint[], view: 'half' | 'w
   const mine = all.filter((j) => j.way === way.at);
   const run = mine.filter((j) => !j.branch);
   const backwards = from.kind === 'port' && to.kind === 'hose end';
-  const side = (t: Terminal): StretchEnd => (t.kind === 'port' ? asPort(t.port) : hoseSide(t.hose, t.hoseEnd, t.piece.key, t.side, all));
+  const side = (t: Terminal): StretchEnd =>
+    t.kind === 'port' ? asPort(t, from.kind === to.kind) : hoseSide(t.hose, t.hoseEnd, t.piece.key, t.side, all);
   const walk = onWalk(way, backwards);
   const last = (way.fittings?.length ?? 0) - 1;
   return drawStretch(
@@ -40,10 +41,15 @@ function drawWay(way: AssembledWay, all: readonly LineJoint[], view: 'half' | 'w
   );
 }
 
-/** A port that may be several is drawn as the first of them; one that is not known as a dashed block. */
-function asPort(port: Port): StretchEnd {
+/**
+ * A port that may be several is drawn as the first of them; one that is not known as a dashed block. In a stack, where
+ * no hose takes the room, a port that is the end of a body is drawn with its body.
+ */
+function asPort({ port, part }: PortTerminal, stacked: boolean): StretchEnd {
   const [connector] = portCases(port);
-  return connector ? { port: connector } : { unknown: true };
+  if (!connector) return { unknown: true };
+  const end = stacked && port.end !== undefined && part?.body && part.ends[port.end] ? { body: { fitting: part, end: port.end } } : {};
+  return { port: connector, ...end };
 }
 
 /** A way as it is met on the walk: against the order of the line for the first one. */

@@ -4,9 +4,15 @@ import type { LineShape, Point } from './shape.js';
 
 const THREAD_DEPTH = 0.6134; // of the pitch, external 60° thread (ISO 68-1: 17/24 of H)
 
+/** @throws {RangeError} for a stretch without a thread */
+function pitchOf({ pitch }: Pick<Section, 'pitch'>): number {
+  if (!pitch) throw new RangeError('No pitch is said of this thread');
+  return pitch;
+}
+
 /** The zigzag of a thread's profile along its section as (u, r) pairs; `radius` is over the crests. */
 export function threadProfile(s: Pick<Section, 'from' | 'to' | 'radius' | 'radiusTo' | 'pitch'>): (readonly [number, number])[] {
-  const pitch = s.pitch ?? 1.5;
+  const pitch = pitchOf(s);
   const length = s.to - s.from;
   const end = s.radiusTo ?? s.radius;
   const turns = Math.max(1, Math.round(length / pitch));
@@ -23,7 +29,7 @@ export function threadProfile(s: Pick<Section, 'from' | 'to' | 'radius' | 'radiu
 
 /** The slanted crest lines of a thread as the eye sees them. */
 export function threadLines(frame: Frame, s: Section, sign: 1 | -1): LineShape[] {
-  const pitch = s.pitch ?? 1.5;
+  const pitch = pitchOf(s);
   const length = s.to - s.from;
   const end = s.radiusTo ?? s.radius;
   const turns = Math.max(1, Math.round(length / pitch));

@@ -1,4 +1,5 @@
-import { bareConnector, endForm, familyById, formatConnector, seatsFor, type Connector } from '../connectors/index.js';
+import { bareConnector, endForm, familyById, formatConnector, hasSize, readLand, seatsFor, type Connector } from '../connectors/index.js';
+import { bodyProblems } from './check-body.js';
 import { fittingKind } from './fitting-kinds.js';
 import { kindOf, type Fitting } from './fitting.js';
 
@@ -24,8 +25,10 @@ export function checkFitting(fitting: Fitting): FittingProblem[] {
       `${kind.name.charAt(0).toUpperCase()}${kind.name.slice(1)} have ${wanted} ${most === 1 ? 'end' : 'ends'}, and this part has ${fitting.ends.length}.`,
     );
   }
+  for (const problem of bodyProblems(fitting, kind)) say('body', problem);
   if (kind.id === 'elbow' && !fitting.angleDeg) say('angleDeg', 'An elbow needs its angle.');
   if (fitting.angleDeg && fitting.ends.length > 2) say('angleDeg', 'A part with branches runs straight: leave its angle empty.');
+  if (fitting.angleDeg && fitting.body) say('angleDeg', 'A body says where its ends look: leave the angle empty.');
   if (fitting.legsMm && fitting.legsMm.length !== fitting.ends.length)
     say('legsMm', `${fitting.legsMm.length} legs for ${fitting.ends.length} ends.`);
   const widest = Math.max(...fitting.ends.map((e) => Math.max(endForm(e).boreMm, endForm(e).outsideMm)));
@@ -42,8 +45,12 @@ export function isKnownConnector(end: Connector): boolean {
   try {
     const family = familyById(end.family);
     const bare = bareConnector(end);
-    const seat = end.seat === undefined || end.family === 'bung' || seatsFor(family, end.size, end.gender).includes(end.seat);
-    return family.sizes.includes(end.size) && family.genders.includes(end.gender) && seat && (!bare.swivel || family.maySwivel);
+    const seat =
+      end.seat === undefined ||
+      family.carries === true ||
+      seatsFor(family, end.size, end.gender).includes(end.seat) ||
+      (family.land === 'seat' && readLand(end.seat) !== undefined);
+    return hasSize(family, end.size) && family.genders.includes(end.gender) && seat && (!bare.swivel || family.maySwivel);
   } catch (error) {
     if (error instanceof RangeError) return false;
     throw error;

@@ -10,6 +10,10 @@ export interface FittingKind {
   readonly closes?: true;
   /** Cannot be screwed in: it becomes part of something. */
   readonly welded?: true;
+  /** Has a body of its own, with its ends at their places on it and passages inside. */
+  readonly bodied?: true;
+  /** A shell round what it holds, not a block with channels. */
+  readonly hollow?: true;
 }
 
 export const fittingKinds = [
@@ -31,6 +35,17 @@ export const fittingKinds = [
   { id: 'filter', name: 'inline filters', ends: [2, 2], function: 'filters, and needs cleaning' },
   { id: 'check valve', name: 'check valves', ends: [2, 2], function: 'lets flow pass one way only' },
   { id: 'dry-break', name: 'dry-breaks', ends: [2, 2], function: 'shuts when it is parted' },
+  { id: 'plate', name: 'plates', ends: [2, 12], bodied: true, function: 'leads the oil out beside the filter' },
+  { id: 'spacer', name: 'spacers', ends: [2, 2], bodied: true, function: 'adds height' },
+  { id: 'thermostat', name: 'thermostats', ends: [2, 8], bodied: true, function: 'opens with heat' },
+  { id: 'filter head', name: 'filter heads', ends: [2, 12], bodied: true, function: 'holds a filter away from the block' },
+  { id: 'spin-on filter', name: 'spin-on filters', ends: [1, 1], bodied: true, hollow: true, closes: true, function: 'filters' },
+  { id: 'canister', name: 'filter canisters', ends: [2, 6], bodied: true, hollow: true, function: 'filters, and its element is changed' },
+  { id: 'cooler', name: 'coolers', ends: [2, 6], bodied: true, hollow: true, function: 'cools' },
+  { id: 'heat exchanger', name: 'heat exchangers', ends: [4, 8], bodied: true, hollow: true, function: 'cools by water' },
+  { id: 'valve', name: 'valves', ends: [2, 6], bodied: true, function: 'shuts or turns the flow' },
+  { id: 'manifold', name: 'manifolds', ends: [2, 12], bodied: true, function: 'shares the flow out' },
+  { id: 'tank', name: 'tanks', ends: [1, 12], bodied: true, hollow: true, function: 'holds fluid' },
 ] as const satisfies readonly FittingKind[];
 
 export type FittingKindId = (typeof fittingKinds)[number]['id'];

@@ -1,6 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
 import { OneOf, type Frozen } from '../schema/index.js';
+import { BodySchema, MOST_ENDS } from './body-schema.js';
 import { OfferFields, PriceMinor } from './offer-fields.js';
 import { fittingKinds, type FittingKindId } from './fitting-kinds.js';
 
@@ -11,14 +12,14 @@ export const FittingSchema = Type.Object(
   {
     id: Type.String({ minLength: 1, maxLength: 80 }),
     name: Type.String({ minLength: 1, maxLength: 160, pattern: '\\S' }),
-    ends: Type.Array(ConnectorSchema, { minItems: 1, maxItems: 4 }),
+    ends: Type.Array(ConnectorSchema, { minItems: 1, maxItems: MOST_ENDS }),
     kind: Type.Optional(OneOf(fittingKinds.map((kind): FittingKindId => kind.id))),
     /** Angle between the axes of the first two ends; 0 or absent is straight, 90 an elbow or a banjo. */
     angleDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 180 })),
     /** From seat to seat along the axes of the run: what it adds to a stack. */
     lengthMm: Type.Optional(Millimetres),
     /** Of an angled or branched fitting: from the crossing of the axes to the seat of each end. */
-    legsMm: Type.Optional(Type.Array(Millimetres, { maxItems: 4 })),
+    legsMm: Type.Optional(Type.Array(Millimetres, { maxItems: MOST_ENDS })),
     /** Across flats of its body. */
     hexMm: Type.Optional(Millimetres),
     /** The narrowest way through. */
@@ -30,6 +31,8 @@ export const FittingSchema = Type.Object(
     maxTempC: Type.Optional(Celsius),
     /** Flow passes from the first end to the second only. */
     oneWay: Type.Optional(Type.Boolean()),
+    /** Of a part that is more than its ends: its body, where the ends are on it and how they are joined inside. */
+    body: Type.Optional(BodySchema),
     priceMinor: PriceMinor,
     ...OfferFields,
     /** Where its dimensions come from, in words. */
@@ -40,6 +43,6 @@ export const FittingSchema = Type.Object(
 
 /**
  * One part with connector ends: adapter, elbow, tee, plug, valve. Lengths in mm, mass in g, pressure in bar, temperature in °C, money
- * in minor units. The first two ends are the run; a third and fourth branch off it.
+ * in minor units. The first two ends are the run; a third and fourth branch off it. A part with a body says where each of its ends is.
  */
 export type Fitting = Frozen<Static<typeof FittingSchema>>;

@@ -1,3 +1,4 @@
+import { bareConnector, endForm, familyById, shapeOf } from '../connectors/index.js';
 import { fittingKind, type FittingKindId } from './fitting-kinds.js';
 import type { Fitting } from './fitting-schema.js';
 
@@ -10,26 +11,13 @@ export type Material = (typeof materials)[number];
 export function kindOf(fitting: Fitting): FittingKindId {
   if (fitting.kind) return fitting.kind;
   const [a, b] = fitting.ends;
-  if (fitting.ends.length === 1) return a!.family === 'bung' ? 'bung' : a!.gender === 'male' ? 'plug' : 'cap';
+  if (fitting.ends.length === 1) return familyById(a!.family).carries ? 'bung' : a!.gender === 'male' ? 'plug' : 'cap';
+  if (fitting.ends.length > 4) return 'manifold';
   if (fitting.ends.length > 2) return fitting.ends.length === 3 ? 'tee' : 'cross';
-  if (fitting.ends.some((e) => e.family === 'banjo')) return 'banjo';
+  if (fitting.ends.some((e) => shapeOf(e) === 'banjo')) return 'banjo';
   if (fitting.angleDeg) return 'elbow';
   if (a!.family !== b!.family) return 'adapter';
   return a!.size === b!.size ? (a!.swivel && b!.swivel ? 'swivel' : 'union') : 'reducer';
-}
-
-/** By how much a way through a fitting turns, degrees: the angle of its run, or square off into a branch. */
-export function turnBetween(fitting: Fitting, inEnd: number, outEnd: number): number {
-  const run = inEnd < 2 && outEnd < 2;
-  const across = inEnd >= 2 && outEnd >= 2;
-  return run ? (fitting.angleDeg ?? 0) : across ? 0 : 90;
-}
-
-/** Length of a way through a fitting from seat to seat, mm. */
-export function lengthBetween(fitting: Fitting, inEnd: number, outEnd: number): number {
-  const { legsMm, lengthMm = 0 } = fitting;
-  if (fitting.ends.length < 3 || !legsMm) return lengthMm;
-  return (legsMm[inEnd] ?? lengthMm / 2) + (legsMm[outEnd] ?? lengthMm / 2);
 }
 
 /** Ends that a way through the fitting leaves open. */
@@ -43,7 +31,17 @@ export function isPlain(fitting: Fitting): boolean {
   return !kind.function && !kind.welded;
 }
 
-/** Closes an open end: a plug or a cap. */
+/** Closes an open end: a plug, a cap, a spin-on filter on its post. */
 export function isClosing(fitting: Fitting): boolean {
   return fittingKind(kindOf(fitting)).closes === true;
+}
+
+/** Across the flats of its body, mm; where that is not said, as its ends by their standards have it. */
+export function hexOf({ hexMm, ends }: Pick<Fitting, 'hexMm' | 'ends'>): number {
+  return hexMm ?? Math.max(...ends.map((end) => endForm(bareConnector(end)).hexMm));
+}
+
+/** What an end is called on its part: `to cooler`, or `end 3` where it has no name. */
+export function endName({ body }: Fitting, end: number): string {
+  return body?.places[end]?.name ?? `end ${end + 1}`;
 }

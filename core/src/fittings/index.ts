@@ -1,11 +1,25 @@
-export { isClosing, isPlain, kindOf, lengthBetween, materials, openEnds, turnBetween, type Fitting, type Material } from './fitting.js';
+export { endName, hexOf, isClosing, isPlain, kindOf, materials, openEnds, type Fitting, type Material } from './fitting.js';
+export { BodySchema, EndIndex, endFacings, MOST_ENDS, passageWays, type Body, type EndPlace, type Passage } from './body-schema.js';
+export { circuitsInside, joinsInside, leadsTo, positionsOf } from './passages.js';
+export { cross, dot, endFrames, legOf, lengthBetween, plus, scaled, turnBetween, type EndFrame, type Vector } from './end-frames.js';
+export { commonBody } from './standard/common-body.js';
+export { formatBody, formatPassages, formatPlaces, readBody, readPassages, readPlaces } from './part-list/body-notation.js';
 export { fittingKind, fittingKinds, type FittingKind, type FittingKindId } from './fitting-kinds.js';
 export { FittingSchema } from './fitting-schema.js';
 export { adapter, adapterId } from './standard/adapter.js';
 export { standardFittings } from './standard/standard-fittings.js';
 export { checkFitting, isKnownConnector, type FittingProblem } from './check-fitting.js';
-export { ColumnMappingSchema, endColumns, guessColumns, partColumns, type ColumnMapping, type PartColumn } from './part-list/columns.js';
-export { LineErrorSchema, newPart, readParts, type LineError, type ReadParts } from './part-list/read-parts.js';
+export {
+  bodyColumns,
+  ColumnMappingSchema,
+  endColumns,
+  guessColumns,
+  partColumns,
+  type BodyColumn,
+  type ColumnMapping,
+  type PartColumn,
+} from './part-list/columns.js';
+export { LineErrorSchema, newPart, readParts, type GivenPart, type LineError, type ReadParts } from './part-list/read-parts.js';
 export { writeParts } from './part-list/write-parts.js';
 export { findParts, type PartFilter } from './find-parts.js';
 export { OfferFields, PriceMinor } from './offer-fields.js';

@@ -43,7 +43,7 @@ function byId<T extends Part>(list: readonly T[], id: string | null): T | undefi
 }
 
 /** The fitting with this id, retired ones too. */
-export function findFitting({ fittings }: Pick<Catalogue, 'fittings'>, id: string): Fitting | undefined {
+export function findFitting({ fittings }: Pick<Catalogue, 'fittings'>, id: string | null): Fitting | undefined {
   return byId(fittings, id);
 }
 

@@ -31,7 +31,7 @@ export const jobEntities = {
     one: 'component',
     many: 'components',
     undo: 'taken back',
-    fields: { kind: 'kind', name: 'name', note: 'note', order: 'place' },
+    fields: { kind: 'kind', name: 'name', note: 'note', order: 'place', part: 'part that it is' },
   },
   port: {
     schema: PortSchema,
@@ -39,7 +39,15 @@ export const jobEntities = {
     one: 'port',
     many: 'ports',
     undo: 'taken back',
-    fields: { label: 'label', connector: 'thread', note: 'note', sensor: 'sensor in it', order: 'place', openEnd: 'open end' },
+    fields: {
+      label: 'label',
+      connector: 'thread',
+      note: 'note',
+      sensor: 'sensor in it',
+      order: 'place',
+      openEnd: 'open end',
+      end: 'end of the part',
+    },
   },
   line: {
     schema: LineSchema,

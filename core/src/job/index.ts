@@ -60,6 +60,7 @@ export {
   portThreadName,
   type PortThread,
 } from './port-thread.js';
+export { componentKindOf } from './component-kind.js';
 export { userOfPort, type PortUser } from './port-user.js';
 export { fluidOf, services, serviceById, type Service } from './services.js';
 export { jobEntities, jobEntityTypes, type EntityEntry, type JobEntities, type JobEntity, type JobEntityType } from './entities.js';

@@ -1,6 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { ChainLinkSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
+import { EndIndex, FittingSchema } from '../fittings/index.js';
 import { OneOf } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
 import { PortThreadFields } from './port-thread.js';
@@ -16,10 +17,39 @@ export const JobSchema = Type.Object(
 );
 
 /** Kinds of component, as the survey offers them. */
-export const componentKinds = ['turbo', 'block', 'pan', 'tank', 'cooler', 'filter head', 'pump', 'other'] as const;
+export const componentKinds = [
+  'turbo',
+  'block',
+  'pan',
+  'tank',
+  'cooler',
+  'filter head',
+  'filter',
+  'plate',
+  'thermostat',
+  'valve',
+  'pump',
+  'other',
+] as const;
+
+/** The part of the catalogue that a component is: its ends are ports of the component. */
+export const ComponentPartSchema = Type.Object(
+  {
+    id: FittingSchema.properties.id,
+    /** On the car or on the bench already: not to be bought. */
+    there: Type.Boolean(),
+  },
+  { additionalProperties: false, title: 'ComponentPart' },
+);
 
 export const ComponentFields = Type.Object(
-  { kind: OneOf(componentKinds), name: Words(80), note: Note, order: Order },
+  {
+    kind: OneOf(componentKinds),
+    name: Words(80),
+    note: Note,
+    order: Order,
+    part: Type.Optional(Type.Union([ComponentPartSchema, Type.Null()])),
+  },
   { additionalProperties: false },
 );
 export const ComponentSchema = Type.Object(
@@ -49,6 +79,8 @@ export const PortFields = Type.Object(
     sensor: Type.Optional(Type.Union([SensorSchema, Type.Null()])),
     /** Not on the component itself: it stands for the open end of a tee or cross of another line. */
     openEnd: Type.Optional(Type.Boolean()),
+    /** Which end of the part it is, where its component is one of the catalogue. */
+    end: Type.Optional(EndIndex),
   },
   { additionalProperties: false },
 );

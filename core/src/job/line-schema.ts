@@ -1,6 +1,7 @@
 import { Type, type Static, type TProperties, type TSchema } from 'typebox';
 import { ChainConstraintsSchema, ChainLinkSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
+import { EndIndex } from '../fittings/index.js';
 import { fluidIds } from '../fluids/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
 import { OneOf } from '../schema/index.js';
@@ -10,6 +11,8 @@ const strict = { additionalProperties: false } as const;
 
 /** Most pieces of hose in one line. */
 export const MOST_PIECES = 6;
+/** Most open ends of a way: a plate has ten. */
+const MOST_BRANCHES = 24;
 /** Most fittings between two things. */
 export const MOST_FITTINGS = 6;
 
@@ -44,14 +47,17 @@ export function waySchema<T extends TSchema, P extends TProperties>(Link: T, Por
     {
       /** Which fitting of the way, and which of its ends. */
       at: Type.Integer({ minimum: 0, maximum: MOST_FITTINGS - 1 }),
-      end: Type.Integer({ minimum: 0, maximum: 3 }),
+      end: EndIndex,
       to: OneOf(['plug', 'sensor', 'line']),
       ...PortName,
       fittings: Type.Array(Link, { maxItems: MOST_FITTINGS }),
     },
     strict,
   );
-  return Type.Object({ fittings: Type.Array(Link, { maxItems: MOST_FITTINGS }), branches: Type.Array(Branch, { maxItems: 12 }) }, strict);
+  return Type.Object(
+    { fittings: Type.Array(Link, { maxItems: MOST_FITTINGS }), branches: Type.Array(Branch, { maxItems: MOST_BRANCHES }) },
+    strict,
+  );
 }
 
 const PortId = { portId: Type.Optional(Id) };

@@ -13,6 +13,7 @@ import {
   type Port,
   type PortUser,
 } from '../job/index.js';
+import { usualSealRules, type SealRules } from '../supplies/index.js';
 import { assembleLine } from './assemble-line.js';
 import type { AssembledLine, LineJoint } from './assembled-line.js';
 import type { Finding } from './findings.js';
@@ -24,10 +25,17 @@ export interface JointPlace {
   readonly joint: LineJoint;
 }
 
+/** What the shop does its own way, where it bears on a job. */
+export interface ShopSchools {
+  readonly seals: SealRules;
+}
+const usualSchools: ShopSchools = { seals: usualSealRules };
+
 /** A job as one connected thing: what everything else reads from. */
 export interface AssembledJob {
   readonly document: JobDocument;
   readonly catalogue: Catalogue;
+  readonly shop: ShopSchools;
   /** In their order. */
   readonly lines: readonly AssembledLine[];
   readonly lineById: ReadonlyMap<string, AssembledLine>;
@@ -51,8 +59,13 @@ const madeFrom = new WeakMap<AssembledLine, readonly unknown[]>();
  *
  * @throws {RangeError} if a line names a port or component that is not in the document
  */
-export function assembleJob(document: JobDocument, catalogue: Catalogue, previous?: AssembledJob): AssembledJob {
-  if (previous?.document === document && previous.catalogue === catalogue) return previous;
+export function assembleJob(
+  document: JobDocument,
+  catalogue: Catalogue,
+  previous?: AssembledJob,
+  shop: ShopSchools = usualSchools,
+): AssembledJob {
+  if (previous?.document === document && previous.catalogue === catalogue && previous.shop === shop) return previous;
   const index = indexOf(document);
   const sorted = [...document.lines].sort((a, b) => a.order - b.order);
   const lines = sorted.map((line) => {
@@ -69,6 +82,7 @@ export function assembleJob(document: JobDocument, catalogue: Catalogue, previou
   return {
     document,
     catalogue,
+    shop,
     lines,
     lineById: ofLines.lineById,
     componentById,
@@ -77,9 +91,12 @@ export function assembleJob(document: JobDocument, catalogue: Catalogue, previou
     jointByKey: ofLines.jointByKey,
     linesByPart: ofLines.linesByPart,
     graph:
-      same && previous.document.components === document.components && previous.document.ports === document.ports
+      same &&
+      previous.catalogue === catalogue &&
+      previous.document.components === document.components &&
+      previous.document.ports === document.ports
         ? previous.graph
-        : graphOf(document, lines),
+        : graphOf(document, lines, catalogue),
     findings: ofLines.findings,
   };
 }
@@ -124,7 +141,8 @@ function sourcesOf(line: Line, index: DocumentIndex, catalogue: Catalogue): unkn
   for (const id of [line.portA, line.portB]) {
     const port = index.portById.get(id);
     const moved = port?.sensor?.movedTo;
-    sources.push(port, port && index.componentById.get(port.componentId), index.keptSensors.has(id), index.openEnds.has(id));
+    const component = port && index.componentById.get(port.componentId);
+    sources.push(port, component, findFitting(catalogue, component?.part?.id ?? null), index.keptSensors.has(id), index.openEnds.has(id));
     if (!moved) continue;
     sources.push(
       index.portById.get(moved.portId),

@@ -1,7 +1,7 @@
 import { connectorName } from '../connectors/index.js';
 import type { Catalogue, JobDocument, Line } from '../job/index.js';
 import { fluidById } from '../fluids/index.js';
-import { branchPorts, fluidOf } from '../job/index.js';
+import { branchPorts, findFitting, fluidOf } from '../job/index.js';
 import { pieceParts, withCut } from './assemble-piece.js';
 import { assembleWay, type Surroundings } from './assemble-way.js';
 import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PortTerminal, Terminal } from './assembled-line.js';
@@ -9,6 +9,7 @@ import { changedSince, digestOf } from './digest.js';
 import { finding, holds, lineRules, type Finding } from './findings.js';
 import { numberJoints } from './number-joints.js';
 import { beforeStart } from './before-start.js';
+import { partPortFindings } from './part-ports.js';
 import { sensorFindings } from './sensors.js';
 import { uncertainFindings } from './uncertain-ports.js';
 
@@ -22,10 +23,11 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
   const around: Surroundings = { document, catalogue };
   const findings: Finding[] = [];
   const bare = line.pieces.map((piece) => pieceParts(line, piece, catalogue, findings));
-  const ports = [portTerminal(line, 'A', document), portTerminal(line, 'B', document)] as const;
+  const ports = [portTerminal(line, 'A', around), portTerminal(line, 'B', around)] as const;
   const { refused } = fluidById(fluidOf(line));
   if (refused) findings.push(finding('fluid-refused', { lineId: line.id }, refused));
   for (const port of ports) findings.push(...uncertainFindings(line, port));
+  for (const port of ports) findings.push(...partPortFindings(line, port));
   for (const port of ports) checkOpenEnd(line, port, document, findings);
   const ways = line.ways.map((_, at) =>
     assembleWay(line, at, [terminal(bare[at - 1], 'B', ports[0]), terminal(bare[at], 'A', ports[1])], around, findings),
@@ -52,11 +54,13 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
   return { ...whole, findings, digest, state: stateOf(line, findings, changed) };
 }
 
-function portTerminal(line: Line, side: 'A' | 'B', { ports, components }: JobDocument): PortTerminal {
+function portTerminal(line: Line, side: 'A' | 'B', { document, catalogue }: Surroundings): PortTerminal {
+  const { ports, components } = document;
   const port = ports.find((p) => p.id === line[`port${side}`]);
   const component = components.find((c) => c.id === port?.componentId);
   if (!port || !component) throw new RangeError(`Line L${line.number} names a port that is not in the job`);
-  return { kind: 'port', side, component, port };
+  const part = component.part ? findFitting(catalogue, component.part.id) : undefined;
+  return { kind: 'port', side, component, port, ...(part ? { part } : {}) };
 }
 
 /** The end of a piece, or the port where there is no piece. */

@@ -1,6 +1,7 @@
-import type { ChainLink } from '../chains/index.js';
+import { closingPart, type ChainLink } from '../chains/index.js';
+import type { Command } from '../commands/index.js';
 import { connectorKey, formatConnector } from '../connectors/index.js';
-import { openEnds } from '../fittings/index.js';
+import { endName, joinsInside, openEnds } from '../fittings/index.js';
 import { endsOn, findFitting, type Catalogue, type ChosenWay, type JobDocument, type Line, type LineBranch } from '../job/index.js';
 import {
   terminalName,
@@ -10,7 +11,7 @@ import {
   type PlacedFitting,
   type Terminal,
 } from './assembled-line.js';
-import { finding, type Finding, type LineRule } from './findings.js';
+import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
 
 /** What a line is put together with. */
 export interface Surroundings {
@@ -30,7 +31,7 @@ export function assembleWay(
   findings: Finding[],
 ): AssembledWay {
   const kept = line.ways[at]!;
-  const say: Say = (rule, message) => void findings.push(finding(rule, { lineId: line.id, way: at }, message));
+  const say: Say = (rule, message, remedies = []) => void findings.push(finding(rule, { lineId: line.id, way: at }, message, { remedies }));
   const base = { at, kept, from, to };
   if (kept.chosen === null) {
     say('way-not-chosen', openWay(from, to));
@@ -40,7 +41,11 @@ export function assembleWay(
   const placed = place(chosen.fittings, false, around.catalogue, say);
   if (!placed) return { ...base, branches: [] };
   const fittings = placed.map((p, i): KeyedFitting => ({ ...p, key: chosen.fittings[i]!.key }));
-  return { ...base, fittings, branches: assembleBranches(fittings, chosen, around, say) };
+  return {
+    ...base,
+    fittings,
+    branches: assembleBranches(fittings, chosen, around, say, (branch) => closeBranch(line, at, branch, around.catalogue)),
+  };
 }
 
 function openWay(from: Terminal, to: Terminal): string {
@@ -49,7 +54,7 @@ function openWay(from: Terminal, to: Terminal): string {
   return place.kind === 'port' ? `No way chosen from ${terminalName(place)}.` : 'No way chosen between the two hoses.';
 }
 
-type Say = (rule: LineRule, message: string) => void;
+type Say = (rule: LineRule, message: string, remedies?: readonly Remedy[]) => void;
 
 /** The fittings in their places; undefined where one of them is nowhere known, or has not the ends it should have. */
 function place(links: readonly ChainLink[], plugged: boolean, catalogue: Catalogue, say: Say): PlacedFitting[] | undefined {
@@ -66,6 +71,8 @@ function place(links: readonly ChainLink[], plugged: boolean, catalogue: Catalog
       return undefined;
     }
     if (fitting.retired) say('part-retired', `${fitting.name} has been taken out of the catalogue. The chain is kept as it was.`);
+    if (passes && !joinsInside(fitting, link.inEnd, link.outEnd))
+      say('no-passage', `Nothing leads through ${fitting.name} from ${endName(fitting, link.inEnd)} to ${endName(fitting, link.outEnd)}.`);
     placed.push({ fitting, inEnd: link.inEnd, outEnd: link.outEnd });
   }
   return placed;
@@ -76,6 +83,7 @@ function assembleBranches(
   { branches: given }: ChosenWay,
   { document, catalogue }: Surroundings,
   say: Say,
+  close: (branch: LineBranch) => readonly Remedy[],
 ): AssembledBranch[] {
   const list: AssembledBranch[] = [];
   fittings.forEach(({ fitting, inEnd, outEnd }, at) => {
@@ -83,7 +91,11 @@ function assembleBranches(
       const branch = given.find((b) => b.at === at && b.end === end);
       const standing = branch && place(branch.fittings, branch.to === 'plug', catalogue, say);
       if (!branch || !standing || (branch.to === 'plug' && standing.length === 0)) {
-        if (!branch || standing) say('branch-open', `The end ${formatConnector(fitting.ends[end]!)} of ${fitting.name} is open.`);
+        if (!branch || standing)
+          say(
+            'branch-open',
+            `The end ${formatConnector(fitting.ends[end]!)} of ${fitting.name} is open${fitting.body ? ` (${endName(fitting, end)})` : ''}.`,
+          );
         continue;
       }
       const last = standing[standing.length - 1];
@@ -97,7 +109,7 @@ function assembleBranches(
       } else {
         const user = document.lines.find((l) => endsOn(l, branch.portId ?? ''));
         list.push({ ...base, ...(user ? { lineNumber: user.number } : {}) });
-        checkBranchLine(branch, connectorKey(exposed), fitting.name, user, document, say);
+        checkBranchLine(branch, connectorKey(exposed), fitting.name, user, document, say, close);
       }
     }
   });
@@ -105,15 +117,35 @@ function assembleBranches(
 }
 
 function checkBranchLine(
-  { portId }: LineBranch,
+  branch: LineBranch,
   exposed: string,
   name: string,
   user: Line | undefined,
   { ports }: JobDocument,
   say: Say,
+  close: (branch: LineBranch) => readonly Remedy[],
 ): void {
-  const port = ports.find((p) => p.id === portId);
+  const port = ports.find((p) => p.id === branch.portId);
   if (!port?.connector || connectorKey(port.connector) !== exposed)
     say('branch-port-changed', `The port that stands for the branch of ${name} is ${port ? 'another connector now' : 'gone'}.`);
-  else if (!user) say('branch-line-missing', `No line runs from ${port.label} yet.`);
+  else if (!user) say('branch-line-missing', `No line runs from "${port.label}" yet.`, close(branch));
+}
+
+/** Puts a plug on an open end that no line runs from; nothing where none fits. */
+function closeBranch(line: Line, at: number, branch: LineBranch, catalogue: Catalogue): Remedy[] {
+  const { fittings, branches } = line.ways[at]!.chosen!;
+  const open = findFitting(catalogue, fittings[branch.at]!.id)?.ends[branch.end];
+  const plug = open && closingPart(open, catalogue.fittings);
+  if (!plug) return [];
+  const unkeyed = <L extends ChainLink>({ id, inEnd, outEnd }: L): ChainLink => ({ id, inEnd, outEnd });
+  const closed = branches.map((b) => {
+    const { portId: _, ...rest } = b;
+    return b === branch
+      ? { ...rest, to: 'plug' as const, fittings: [{ id: plug.id, inEnd: 0, outEnd: 0 }] }
+      : { ...b, fittings: b.fittings.map(unkeyed) };
+  });
+  const commands: Command[] = [
+    { do: 'take-way', id: line.id, version: line.version, at, fittings: fittings.map(unkeyed), branches: closed },
+  ];
+  return [{ label: `Close it: ${plug.name}`, commands }];
 }

@@ -34,6 +34,8 @@ export interface PortTerminal {
   readonly side: 'A' | 'B';
   readonly component: Component;
   readonly port: Port;
+  /** The part of the catalogue that its component is. */
+  readonly part?: Fitting;
 }
 export interface HoseTerminal {
   readonly kind: 'hose end';

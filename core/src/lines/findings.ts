@@ -25,6 +25,9 @@ export const lineRules = {
   'branch-port-changed': { severity: 'leak', hint: 'Choose the way again.' },
   'branch-line-missing': { severity: 'open', hint: 'Draw it from there, or close the branch with a plug.' },
   'port-uncertain': { severity: 'open', hint: 'Settle it in the survey: what may come off tells, or the thread bench.' },
+  'component-part-gone': { severity: 'attention', hint: 'Add the part in the store again, or take it off the component in the survey.' },
+  'port-off-part': { severity: 'attention', hint: 'Take the threads of the part, or take the part off the component in the survey.' },
+  'no-passage': { severity: 'attention', hint: 'Choose another way, or say in the store how its ends are joined inside.' },
   'open-end-gone': { severity: 'leak', hint: 'Take the line to another port, or put the tee back.' },
   'sensor-without-place': {
     severity: 'open',

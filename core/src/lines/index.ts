@@ -1,4 +1,4 @@
-export { assembleJob, jointKey, type AssembledJob, type JointPlace } from './assemble-job.js';
+export { assembleJob, jointKey, type AssembledJob, type JointPlace, type ShopSchools } from './assemble-job.js';
 export { assembleLine, jointNames } from './assemble-line.js';
 export {
   terminalCases,
@@ -43,3 +43,5 @@ export { sensorMisfit } from './sensor-misfit.js';
 export { placesForSensor, sensorMove, type SensorMove, type SensorPlace } from './sensors.js';
 export { chooseTogether, type Choice } from './choose-together.js';
 export { solveJob, type JobQuery, type SolvedJob, type SolvedWay, type SolveProgress } from './solve-job.js';
+export { placedEnds, wayFrames } from './way-frames.js';
+export { portOffPart, takeThreads } from './part-ports.js';

@@ -27,7 +27,7 @@ interface Facing {
 /** The joints of a line, numbered from port A to port B; those on a branch follow the joint before their tee. */
 export function numberJoints(ways: readonly AssembledWay[], pieces: readonly AssembledPiece[], made: ReadonlySet<string>): LineJoint[] {
   const all = ways.flatMap((way, at) => [...inWay(way, pieces), ...onHose(pieces[at], [way, ways[at + 1]])]);
-  return all.map((joint, i) => ({ number: i + 1, ...joint, state: stateOf(joint.mating, made.has(joint.id)) }));
+  return all.map((joint, i) => ({ number: i + 1, ...joint, state: stateOf(joint, made.has(joint.id)) }));
 }
 
 function inWay(way: AssembledWay, pieces: readonly AssembledPiece[]): Unnumbered[] {
@@ -71,13 +71,23 @@ function facing(terminal: Terminal, key: string, cases: readonly Connector[]): F
 
 const BAD = { seals: 0, leaks: 1, 'does-not-join': 2 } as const satisfies Record<Mating['outcome'], number>;
 
-/** The worst verdict of all that the two may be. Where they may be several, no torque is given: it could be that of another thread. */
+/**
+ * The worst verdict of all that the two may be. Where they may be several, no torque is given: it could be that of another thread; and a
+ * seal only where it is the same in every case.
+ */
 function worstOf(some: readonly Connector[], others: readonly Connector[]): Pick<LineJoint, 'connectors' | 'mating' | 'uncertain'> {
   const all = some.flatMap((a) => others.map((b) => ({ connectors: [a, b] as const, mating: mate(a, b) })));
   const worst = all.reduce((bad, next) => (BAD[next.mating.outcome] > BAD[bad.mating.outcome] ? next : bad));
   if (all.length === 1) return worst;
-  const { makeUp: _makeUp, ...mating } = worst.mating;
-  return { ...worst, mating, uncertain: true };
+  const { makeUp: _makeUp, seal: _seal, ...mating } = worst.mating;
+  const seal = worst.mating.outcome === 'seals' ? oneSeal(all.map(({ mating: one }) => one.seal)) : undefined;
+  return { ...worst, mating: { ...mating, ...(seal ? { seal } : {}) }, uncertain: true };
+}
+
+/** What all cases seal with; where that differs, each by its name and nothing to buy yet. */
+function oneSeal(seals: readonly Mating['seal'][]): Mating['seal'] {
+  const methods = [...new Set(seals.map((seal) => seal?.method ?? 'nothing added'))];
+  return methods.length === 1 ? seals[0] : { method: methods.join(' or '), consumables: [] };
 }
 
 function alongBranch(
@@ -122,8 +132,8 @@ function onHose(piece: AssembledPiece | undefined, beside: readonly (AssembledWa
   });
 }
 
-function stateOf({ outcome, seal }: Mating, made: boolean): JointState {
+function stateOf({ mating: { outcome, seal }, uncertain }: Unnumbered, made: boolean): JointState {
   if (outcome !== 'seals') return 'leaks';
   if (made) return 'made';
-  return (seal?.consumables.length ?? 0) > 0 ? 'needs' : 'sealed';
+  return uncertain === true || (seal?.consumables.length ?? 0) > 0 ? 'needs' : 'sealed';
 }

@@ -1,4 +1,4 @@
-import { connectorKey } from '../connectors/index.js';
+import { connectorKey, familyById } from '../connectors/index.js';
 import { fittingKind, kindOf, type Fitting, type FittingKindId } from '../fittings/index.js';
 import type { Catalogue } from '../job/index.js';
 import { mate } from '../seals/index.js';
@@ -37,7 +37,7 @@ export function partsBetween(gap: Gap, kind: FittingKindId | null, catalogue: Ca
 
 /** Each part by itself, and with each part that closes on the end that parts. */
 function halves(parts: readonly Fitting[]): string[][] {
-  const parting = (f: Fitting) => f.ends.filter((e) => e.family === 'drybreak');
+  const parting = (f: Fitting) => f.ends.filter((e) => familyById(e.family).comesApart);
   const known = new Map<string, boolean>();
   const fits = (a: Fitting, b: Fitting): boolean =>
     parting(a).some((one) =>

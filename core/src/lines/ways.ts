@@ -264,8 +264,8 @@ function wayName(fittings: readonly Fitting[], { from, to }: Gap): string {
   if (fittings.length === 0) return hoses === 1 ? 'Straight on the port' : hoses === 2 ? 'The two ends meet' : 'The two ports meet';
   const kinds = fittings.map(kindOf);
   const angled = fittings.find((f) => f.angleDeg);
-  const branching = kinds.find((kind) => kind === 'tee' || kind === 'cross');
-  const special = branching ?? (angled ? (kindOf(angled) === 'banjo' ? 'banjo' : `${angled.angleDeg}° elbow`) : undefined);
+  const telling = fittings.find((f) => f.body)?.kind ?? kinds.find((kind) => kind === 'tee' || kind === 'cross');
+  const special = telling ?? (angled ? (kindOf(angled) === 'banjo' ? 'banjo' : `${angled.angleDeg}° elbow`) : undefined);
   if (fittings.length === 1) return special ? capital(special) : kinds[0] === 'sensor adapter' ? 'Sensor adapter' : '1 adapter';
   return `${fittings.length} fittings${special ? `, ${special}` : ''}`;
 }

@@ -1,1 +1,1 @@
-export { partsList, partGroups, type PartsList, type PartRow, type PartGroup } from './parts-list.js';
+export { partGroups, partsList, sealUseOf, type PartGroup, type PartRow, type PartsList } from './parts-list.js';

@@ -1,13 +1,21 @@
 import type { Hose, HoseEnd } from '../hose/index.js';
-import { fluidOf, type ServiceId } from '../job/index.js';
+import type { Fitting } from '../fittings/index.js';
+import { findFitting, fluidOf, type Line, type ServiceId } from '../job/index.js';
 import { holds, sensorMove, type AssembledJob } from '../lines/index.js';
 import type { SealantPlace } from '../seals/index.js';
 import { figureOf, specify, supplyKind, type SealUse } from '../supplies/index.js';
 
-export type PartGroup = 'hose ends' | 'adapters' | 'seals' | 'hose' | 'clamps and sealant';
+export type PartGroup = 'plates, filters, coolers' | 'hose ends' | 'adapters' | 'seals' | 'hose' | 'clamps and sealant';
 
 /** The order in which parts are picked from the shelf. */
-export const partGroups: readonly PartGroup[] = ['hose ends', 'adapters', 'seals', 'hose', 'clamps and sealant'];
+export const partGroups: readonly PartGroup[] = [
+  'plates, filters, coolers',
+  'hose ends',
+  'adapters',
+  'seals',
+  'hose',
+  'clamps and sealant',
+];
 
 export interface PartRow {
   readonly group: PartGroup;
@@ -22,6 +30,8 @@ export interface PartRow {
   readonly priceMinor?: number;
   /** Numbers of the lines that use it. */
   readonly lines: readonly number[];
+  /** Names of the components that it is. */
+  readonly components: readonly string[];
 }
 
 export interface PartsList {
@@ -34,21 +44,36 @@ export interface PartsList {
 }
 
 /**
- * Everything the lines of a job need, seals included, each part once with its quantity and the lines it is for. Parts that are already
+ * Everything a job needs, seals included, each part once with its quantity and what it is for: the lines, and the components that are
+ * parts of the catalogue and not there yet. Parts that are already
  * chosen count even where the rest of the line is open; those lines are named as incomplete. Hose counts by its cut length.
  */
-export function partsList({ lines, document, catalogue }: AssembledJob): PartsList {
+export function partsList({ lines, document, catalogue, shop }: AssembledJob): PartsList {
   const rows = new Map<string, PartRow>();
   const incomplete: number[] = [];
+  const put = (row: Omit<PartRow, 'lines' | 'components' | 'priceMinor'>, user: number | string): void => {
+    const known = rows.get(row.id);
+    const quantity = row.quantity + (known?.quantity ?? 0);
+    const perUnit = row.unit === 'mm' ? 1000 : 1;
+    const price = row.unitPriceMinor === undefined ? {} : { priceMinor: Math.round((row.unitPriceMinor * quantity) / perUnit) };
+    const users = <T>(before: readonly T[] | undefined, mine: boolean): readonly T[] => [
+      ...new Set([...(before ?? []), ...(mine ? [user as T] : [])]),
+    ];
+    rows.set(row.id, {
+      ...row,
+      quantity,
+      ...price,
+      lines: users(known?.lines, typeof user === 'number'),
+      components: users(known?.components, typeof user === 'string'),
+    });
+  };
+  for (const { part, name } of document.components) {
+    const fitting = part && !part.there && findFitting(catalogue, part.id);
+    if (fitting) put(fittingRow(fitting), name);
+  }
   for (const { line, ways, pieces, portA, portB, joints, findings } of lines) {
     if (findings.some(holds)) incomplete.push(line.number);
-    const add = (row: Omit<PartRow, 'lines' | 'priceMinor'>): void => {
-      const known = rows.get(row.id);
-      const quantity = row.quantity + (known?.quantity ?? 0);
-      const perUnit = row.unit === 'mm' ? 1000 : 1;
-      const price = row.unitPriceMinor === undefined ? {} : { priceMinor: Math.round((row.unitPriceMinor * quantity) / perUnit) };
-      rows.set(row.id, { ...row, quantity, ...price, lines: [...new Set([...(known?.lines ?? []), line.number])] });
-    };
+    const add = (row: Omit<PartRow, 'lines' | 'components' | 'priceMinor'>): void => put(row, line.number);
     const matings = joints.map((joint) => joint.mating);
     const fittings = ways.flatMap((way) => [...(way.fittings ?? []), ...way.branches.flatMap((b) => b.fittings)]).map((p) => p.fitting);
     for (const { port } of [portA, portB]) {
@@ -56,8 +81,7 @@ export function partsList({ lines, document, catalogue }: AssembledJob): PartsLi
       matings.push(...(moved?.joints ?? []));
       fittings.push(...(moved?.fittings ?? []));
     }
-    for (const fitting of fittings)
-      add({ group: 'adapters', id: fitting.id, name: fitting.name, quantity: 1, unit: 'pc', ...priced(fitting.priceMinor) });
+    for (const fitting of fittings) add(fittingRow(fitting));
     for (const { piece, hose, endA, endB, cut } of pieces) {
       if (piece.source === 'kept') continue;
       if (piece.source === 'bought') {
@@ -70,11 +94,11 @@ export function partsList({ lines, document, catalogue }: AssembledJob): PartsLi
       if (hose && cut)
         add({ group: 'hose', id: hose.id, name: hose.name, quantity: cut.cutMm, unit: 'mm', ...priced(hose.pricePerMetreMinor) });
     }
-    const use: SealUse = { fluid: fluidOf(line), place: placeOf(line.service) };
+    const use = sealUseOf(line);
     for (const { seal } of matings)
       for (const c of seal?.consumables ?? []) {
         const sealant = c.item === 'thread sealant';
-        const { part, name } = specify(c, use, catalogue.supplies);
+        const { part, name } = specify(c, use, catalogue.supplies, shop.seals);
         const group = part ? supplyKind(part.kind).group : sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
         // a pack of sealant is shared by many joints: it is counted in joints, and has no price a joint unless the pack says how many
         const joints = part && sealant ? figureOf(part, 'joints') : undefined;
@@ -94,8 +118,17 @@ export function partsList({ lines, document, catalogue }: AssembledJob): PartsLi
   };
 }
 
+function fittingRow({ id, name, body, priceMinor }: Fitting): Omit<PartRow, 'lines' | 'components' | 'priceMinor'> {
+  return { group: body ? 'plates, filters, coolers' : 'adapters', id, name, quantity: 1, unit: 'pc', ...priced(priceMinor) };
+}
+
 /** A hose that is bought with its ends on: one piece of its own, without a price until it has an offer. */
-function madeUp(hose: Hose, endA: HoseEnd | undefined, endB: HoseEnd | undefined, mm: number): Omit<PartRow, 'lines' | 'priceMinor'> {
+function madeUp(
+  hose: Hose,
+  endA: HoseEnd | undefined,
+  endB: HoseEnd | undefined,
+  mm: number,
+): Omit<PartRow, 'lines' | 'components' | 'priceMinor'> {
   const ends = [endA, endB].map((end) => end?.name ?? 'no end').join(' and ');
   return {
     group: 'hose',
@@ -108,6 +141,11 @@ function madeUp(hose: Hose, endA: HoseEnd | undefined, endB: HoseEnd | undefined
 
 function priced(unitPriceMinor: number | undefined): { unitPriceMinor?: number } {
   return unitPriceMinor === undefined ? {} : { unitPriceMinor };
+}
+
+/** What the seals of a line must bear. */
+export function sealUseOf(line: Line): SealUse {
+  return { fluid: fluidOf(line), place: placeOf(line.service) };
 }
 
 function placeOf(service: ServiceId): SealantPlace {

@@ -1,4 +1,5 @@
-import type { Connector } from '../connectors/index.js';
+import { familyById, type Connector } from '../connectors/index.js';
+import { landMissed } from './joints/face-joints.js';
 import type { Thread, ThreadFit } from '../threads/index.js';
 
 /** Why the same thread does not seal, by the families of male and female. */
@@ -23,9 +24,10 @@ export function leakReason(male: Connector, female: Connector, designation: stri
 }
 
 function seatReason(male: Connector, female: Connector): string {
-  if (male.family === 'post' || female.family === 'post') return 'A filter post has no seat of its own: only the gasket round it seals.';
-  if (['inverted', 'bubble'].includes(male.family) || ['inverted', 'bubble'].includes(female.family))
-    return 'The flare of a tube needs its own seat at the bottom of the port; here it presses on nothing.';
+  const missed = landMissed(male, female);
+  if (missed) return missed;
+  const alone = [male, female].map((c) => familyById(c.family).threadAlone).find((why) => why !== undefined);
+  if (alone) return alone;
   if (male.family !== female.family) return 'Their seal faces are not made for one another: the thread holds, and oil comes past it.';
   if (male.family === 'g' && male.seat) return 'Cone, washer and O-ring seat at different places: nothing touches where it should.';
   if (male.family === 'g') return 'Parallel threads seal on nothing: say what the male seals with, a washer, an O-ring or a cone.';

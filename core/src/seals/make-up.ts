@@ -135,13 +135,20 @@ export function studTorques({ kind, low, high }: MakeUp): TorqueChoice[] {
 
 const ALUMINIUM = "Steel into steel or iron. In aluminium take the maker's figure, commonly about 60 %.";
 
+/** @throws {RangeError} for a size that the table does not have: no figure is better than a wrong one */
+function ofSize(table: Readonly<Record<string, readonly [number, number]>>, dash: string): readonly [number, number] {
+  const row = table[dash];
+  if (!row) throw new RangeError(`No make-up is known for size ${dash}`);
+  return row;
+}
+
 export function flareMakeUp(dash: string): MakeUp {
-  const [low, high] = FLARE_FLATS[dash] ?? [1, 1.5];
+  const [low, high] = ofSize(FLARE_FLATS, dash);
   return { kind: 'flats', low, high, unit: 'flats', note: 'From wrench resistance, with a second wrench on the adapter.' };
 }
 
 export function bossMakeUp(dash: string, adjustable: boolean): MakeUp {
-  const [low, high] = BOSS_TORQUE[dash] ?? [30, 35];
+  const [low, high] = ofSize(BOSS_TORQUE, dash);
   const note = adjustable ? `On the locknut, after aiming; back off at most one turn. ${ALUMINIUM}` : ALUMINIUM;
   return { kind: 'torque', low, high, unit: 'N·m', note };
 }
@@ -192,6 +199,15 @@ export const gasketMakeUp: MakeUp = {
 
 /** Two small bolts on a gasket, N·m. Source: common practice for M8 in aluminium; the maker's figure goes first. */
 export const flangeMakeUp: MakeUp = { kind: 'torque', low: 15, high: 25, unit: 'N·m', note: 'M8 bolts, in turn, a little at a time.' };
+
+/** Bolts round a gasket face, N·m. Source: common practice for M8 and M6 in aluminium; the maker's figure goes first. */
+export const faceMakeUp: MakeUp = {
+  kind: 'torque',
+  low: 15,
+  high: 25,
+  unit: 'N·m',
+  note: "M8 bolts, crosswise, a little at a time; M6 take 8 to 10. The maker's figure goes first.",
+};
 
 export const pushMakeUp: MakeUp = { kind: 'push', low: 0, high: 0, unit: '', note: 'Push until it clicks, then tug.' };
 

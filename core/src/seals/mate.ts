@@ -1,7 +1,17 @@
-import { bareConnector, connectorName, connectorThread, familyById, flangeFigures, type Connector } from '../connectors/index.js';
+import {
+  bareConnector,
+  connectorName,
+  connectorThread,
+  familyById,
+  flangeFigures,
+  landOf,
+  shapeOf,
+  type Connector,
+} from '../connectors/index.js';
 import { fit, type Thread, type ThreadFit } from '../threads/index.js';
 import { leakReason, turnsInWords, wedgeReason, wedges } from './leaks.js';
 import type { Mating } from './mating.js';
+import { facesMeet } from './joints/face-joints.js';
 import { sealingPair } from './joints/sealing-pairs.js';
 
 /**
@@ -13,7 +23,8 @@ import { sealingPair } from './joints/sealing-pairs.js';
 export function mate(first: Connector, second: Connector): Mating {
   const a = bareConnector(first);
   const b = bareConnector(second);
-  if (a.family === 'flange' && b.family === 'flange') return flanges(a, b);
+  if (a.family === b.family && familyById(a.family).flat) return landOf(a) ? facesMeet(a, b) : flanges(a, b);
+  if (a.family !== b.family && (familyById(a.family).flat || familyById(b.family).flat)) return unthreaded(...inOrder(a, b));
   if (a.gender === b.gender)
     return apart(a.gender === 'male' ? 'Both are male: nothing screws over anything.' : 'Both are female: there is nothing to screw in.');
   const [male, female] = a.gender === 'male' ? [a, b] : [b, a];
@@ -65,9 +76,14 @@ function wrongThread(pair: string, found: ThreadFit, outside: Thread, inside: Th
 }
 
 function unthreaded(male: Connector, female: Connector): Mating {
-  if (male.family === female.family || (male.family === 'bead' && female.family === 'barb'))
-    return apart(`${capital(connectorName(male))} and ${connectorName(female)}: ${sizesApart(male.family)}`);
+  if (male.family === female.family || familyById(male.family).partners?.some((p) => p.family === female.family))
+    return apart(`${capital(connectorName(male))} and ${connectorName(female)}: ${sizesApart(male)}`);
   return apart(`${capital(familyById(male.family).name)} and ${familyById(female.family).name} have nothing in common to hold by.`);
+}
+
+/** The same two in the same order, whichever comes first: a verdict does not depend on it. */
+function inOrder(a: Connector, b: Connector): [Connector, Connector] {
+  return a.family < b.family ? [a, b] : [b, a];
 }
 
 function flanges(a: Connector, b: Connector): Mating {
@@ -90,8 +106,8 @@ function apart(reason: string): Mating {
   return { outcome: 'does-not-join', kind: 'none', reason };
 }
 
-function sizesApart(family: string): string {
-  if (family === 'barb' || family === 'bead') return 'the hose must be the size of what it goes over, neither stretched nor slack.';
+function sizesApart(male: Connector): string {
+  if (['ridged', 'beaded'].includes(shapeOf(male))) return 'the hose must be the size of what it goes over, neither stretched nor slack.';
   return 'both halves must be one size.';
 }
 

@@ -44,10 +44,10 @@ function offset(c: Connector, centre: Thread): number {
 /** One of each: swivels for nuts, no seat left open, no tube series, nothing that is only known to be recognised. */
 function matters(c: Connector): boolean {
   const family = familyById(c.family);
-  if (['bung', 'bulkhead', 'inverted', 'bubble', 'nptf'].includes(c.family)) return false;
+  if (family.carries || family.recognisedOnly || family.metAsAnother) return false;
   if (c.seat === 'adjustable' || /^\d/.test(c.seat ?? '')) return false;
-  if (['metric', 'un'].includes(c.family) && !c.seat) return false;
-  if (c.family === 'g') return c.swivel ? c.seat === 'cone' : c.gender === 'male' ? c.seat !== undefined : c.seat === 'washer';
+  if (family.namedBySize && !c.seat) return false;
+  if (family.swivelSeats) return c.swivel ? c.seat === 'cone' : c.gender === 'male' ? c.seat !== undefined : c.seat === 'washer';
   if (family.maySwivel && c.gender === 'female') return c.swivel === true;
-  return !(c.family === 'npt' && c.seat === 'cone' && c.gender === 'female');
+  return !(family.americanEnds && c.seat === 'cone' && c.gender === 'female');
 }

@@ -1,3 +1,5 @@
+import { connectorThread, type Connector } from '../connectors/index.js';
+
 export interface ORing {
   readonly id: string;
   readonly insideMm: number;
@@ -68,3 +70,40 @@ export const studRings: Readonly<Record<string, { insideMm: number; sectionMm: n
   '3/4': { insideMm: 23.47, sectionMm: 2.62 },
   '1': { insideMm: 29.74, sectionMm: 3.53 },
 };
+
+/**
+ * Rings of the AS568 -1xx and -2xx series from 10 mm up, as face grooves take them: number, inside diameter in inches. Source: AS568,
+ * from memory.
+ */
+const GENERAL_SERIES: readonly (readonly [section: number, rows: string])[] = [
+  [
+    0.103,
+    '111 0.424, 112 0.487, 113 0.549, 114 0.612, 115 0.674, 116 0.737, 117 0.799, 118 0.862, 119 0.924, 120 0.987, 121 1.049, 122 1.112, ' +
+      '123 1.174, 124 1.237, 125 1.299, 126 1.362, 127 1.424, 128 1.487, 129 1.549, 130 1.612, 131 1.674, 132 1.737, 133 1.799, 134 1.862, ' +
+      '135 1.925, 136 1.987, 137 2.05, 138 2.112, 139 2.175, 140 2.237, 141 2.3, 142 2.362, 143 2.425, 144 2.487, 145 2.55, 146 2.612, ' +
+      '147 2.675, 148 2.737, 149 2.8, 150 2.862, 151 2.987, 152 3.237, 153 3.487, 154 3.737',
+  ],
+  [
+    0.139,
+    '205 0.421, 206 0.484, 207 0.546, 208 0.609, 209 0.671, 210 0.734, 211 0.796, 212 0.859, 213 0.921, 214 0.984, 215 1.046, 216 1.109, ' +
+      '217 1.171, 218 1.234, 219 1.296, 220 1.359, 221 1.421, 222 1.484, 223 1.609, 224 1.734, 225 1.859, 226 1.984, 227 2.109, 228 2.234, ' +
+      '229 2.359, 230 2.484, 231 2.609, 232 2.734, 233 2.859, 234 2.984, 235 3.109, 236 3.234, 237 3.359, 238 3.484, 239 3.609, 240 3.734',
+  ],
+];
+
+/** Rings for the grooves of faces, in mm. */
+export const faceRings: readonly ORing[] = GENERAL_SERIES.flatMap(([section, rows]) =>
+  rows.split(', ').map((row): ORing => {
+    const [number, inside] = row.split(' ');
+    return { id: `AS568-${number}`, insideMm: Number(inside) * 25.4, sectionMm: section * 25.4 };
+  }),
+);
+
+/** The ring that lies under the shoulder of a stud, or in the chamfer of its port; undefined where the joint has none. */
+export function portRing(c: Connector): Pick<ORing, 'insideMm' | 'sectionMm'> | undefined {
+  const thread = connectorThread(c);
+  if (!thread) return undefined;
+  if (c.family === 'orb') return bossRings[c.size];
+  if (c.family === 'g') return c.seat === 'oring' ? studRings[c.size] : undefined;
+  return c.family === 'metric' && c.seat === 'oring' ? metricPortRings[String(thread.majorMm)] : undefined;
+}

@@ -3,4 +3,5 @@ export { hoseEndFields, hoseFields } from './hose-fields.js';
 export { supplyKind, supplyKinds, type SupplyKind, type SupplyKindId } from './supply-kinds.js';
 export { figureOf, fieldSchema, madeFor, SupplySchema, type Supply } from './supply-schema.js';
 export { standardSupplies } from './standard-supplies.js';
-export { ringCompound, specify, usualSealRules, type SealRules, type SealUse, type Specified } from './specify.js';
+export { SealRulesSchema, usualSealRules, type SealRules } from './seal-rules.js';
+export { ringCompound, specify, type SealUse, type Specified } from './specify.js';

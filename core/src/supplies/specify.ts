@@ -1,18 +1,8 @@
 import { fluidById, type FluidId } from '../fluids/index.js';
-import { compounds, type Compound, type Consumable, type SealantPlace } from '../seals/index.js';
+import { readLand } from '../connectors/index.js';
+import { bestInGroove, compounds, ringInGroove, type Compound, type Consumable, type SealantPlace } from '../seals/index.js';
+import { usualSealRules, type SealRules } from './seal-rules.js';
 import { figureOf, madeFor, type Supply } from './supply-schema.js';
-
-/** What the shop takes where several would do; each is a school. */
-export interface SealRules {
-  /** Ring compounds, the first that bears the fluid and its heat. */
-  readonly rings: readonly Compound['id'][];
-  /** Flat washers on a spot face or banjo. */
-  readonly flatWasher: 'copper' | 'aluminium';
-  readonly sealant: 'liquid' | 'tape';
-}
-
-/** FKM bears oil and heat; EPDM stands last, since oil takes it apart. Copper anneals and seals again; liquid shreds into nothing. */
-export const usualSealRules: SealRules = { rings: ['fkm', 'hnbr', 'nbr', 'epdm', 'fvmq', 'vmq'], flatWasher: 'copper', sealant: 'liquid' };
 
 /** Where a seal sits: what it must bear. */
 export interface SealUse {
@@ -45,6 +35,7 @@ export function specify(
   const offered = supplies.filter((s) => !s.retired);
   const hotC = use.hotC ?? fluidById(use.fluid).hotC;
   if (item === 'O-ring') return ring(size ?? '', use.fluid, hotC, offered, rules);
+  if (item === 'face ring') return faceRing(size ?? '', use.fluid, hotC, offered, rules);
   if (item === 'thread sealant') return sealant(size, use, hotC, offered, rules);
   if (item === 'copper washer') {
     const style = rules.flatWasher;
@@ -83,6 +74,28 @@ function ring(size: string, fluid: FluidId, hotC: number, supplies: readonly Sup
     `O-ring ${compound.id.toUpperCase()} ${size}`,
     part,
     `${compound.id.toUpperCase()} bears ${fluid} up to ${compound.maxC} °C`,
+  );
+}
+
+/** In a groove of any size: the ring of the catalogue that lies in it as it should, in the compound of the shop. */
+function faceRing(size: string, fluid: FluidId, hotC: number, supplies: readonly Supply[], rules: SealRules): Specified {
+  const name = `O-ring for the groove ${size.replaceAll('x', ' × ')} mm`;
+  const compound = ringCompound(fluid, hotC, rules);
+  if (!compound) return ring(size, fluid, hotC, [], rules);
+  const groove = readLand(size)!;
+  if (groove.depthMm === undefined)
+    return { name, why: '', doubt: 'How deep the groove is has not been said: measure it, the cord follows from it.' };
+  const rings = supplies
+    .filter((s) => isOf(s, 'o-ring', { compound: compound.id }))
+    .map((part) => ({ part, insideMm: Number(figureOf(part, 'insideMm')), sectionMm: Number(figureOf(part, 'sectionMm')) }));
+  const best = bestInGroove(rings, groove);
+  if (!best) return { name: `${name}, ${compound.id.toUpperCase()}`, why: '', doubt: 'No ring of the catalogue lies in it as it should.' };
+  const { stretchPercent, squeezePercent = 0 } = ringInGroove(best, groove);
+  const stretch = stretchPercent > 0.5 ? `stretched by ${stretchPercent.toFixed(0)} %, ` : '';
+  return named(
+    name,
+    best.part,
+    `${stretch}squeezed by ${squeezePercent.toFixed(0)} %; ${compound.id.toUpperCase()} bears ${fluid} up to ${compound.maxC} °C`,
   );
 }
 

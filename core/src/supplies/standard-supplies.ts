@@ -1,10 +1,12 @@
 import { boreSizeMm, familyById } from '../connectors/index.js';
-import { bondedWashers, bossRings, compounds, flatWashers, metricPortRings, studRings } from '../seals/index.js';
+import { bondedWashers, bossRings, compounds, faceRings, flatWashers, metricPortRings, studRings } from '../seals/index.js';
 import { formatDash } from '../units/index.js';
 import type { Supply } from './supply-schema.js';
 
 /** Compounds that rings are kept in. */
 const RING_COMPOUNDS = ['fkm', 'nbr', 'hnbr', 'epdm'] as const;
+/** Those of faces, which meet oil: EPDM never does. */
+const FACE_COMPOUNDS = ['fkm', 'nbr'] as const;
 const DASHES = [3, 4, 5, 6, 8, 10, 12, 16];
 const FLANGES = familyById('flange').sizes;
 /** Every size of hose that goes over a barb or a bead. */
@@ -23,15 +25,17 @@ function rings(): Supply[] {
     ...Object.entries(studRings).map(([g, r]) => ({ size: `stud G ${g}`, ...r, source: 'common practice; measure the stud' })),
   ];
   const made = (id: string): string => compounds.find((c) => c.id === id)!.id.toUpperCase();
-  return sizes.flatMap(({ size, insideMm, sectionMm, source }) =>
-    RING_COMPOUNDS.map((compound): Supply => ({
-      id: `o-ring ${compound} ${size}`,
-      kind: 'o-ring',
-      name: `O-ring ${made(compound)} ${size}`,
-      figures: { size, insideMm: hundredth(insideMm), sectionMm: hundredth(sectionMm), compound },
-      source,
-    })),
-  );
+  const faces = faceRings.map((r) => ({ size: r.id, ...r, source: 'AS568, from memory' }));
+  return [
+    ...faces.flatMap((ring) => FACE_COMPOUNDS.map((compound) => ({ ...ring, compound }))),
+    ...sizes.flatMap((ring) => RING_COMPOUNDS.map((compound) => ({ ...ring, compound }))),
+  ].map(({ size, insideMm, sectionMm, source, compound }): Supply => ({
+    id: `o-ring ${compound} ${size}`,
+    kind: 'o-ring',
+    name: `O-ring ${made(compound)} ${size}`,
+    figures: { size, insideMm: hundredth(insideMm), sectionMm: hundredth(sectionMm), compound },
+    source,
+  }));
 }
 
 function washers(): Supply[] {

@@ -62,7 +62,8 @@ describe('the standard supplies', () => {
     for (const male of ends.filter((c) => c.gender === 'male'))
       for (const female of ends.filter((c) => c.gender === 'female'))
         for (const c of mate(male, female).seal?.consumables ?? []) asked.set(`${c.item} ${c.item === 'thread sealant' ? '' : c.size}`, c);
-    const missing = [...asked.values()].filter((c) => !specify(c, { fluid: 'engine oil' }, supplies).part);
+    // how deep a groove is no standard says
+    const missing = [...asked.values()].filter((c) => c.item !== 'face ring' && !specify(c, { fluid: 'engine oil' }, supplies).part);
     // rings of studs whose figures are not known are named on the parts list, and not invented in the catalogue
     expect(missing.map((c) => `${c.item} ${c.size}`).filter((n) => !/^O-ring stud G (1\/16|7\/8|1 |1 1\/[248]|1 3\/4|2$)/.test(n))).toEqual(
       [],

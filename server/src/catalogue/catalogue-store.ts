@@ -5,6 +5,7 @@ import {
   standardHoseEnds,
   standardHoses,
   standardSupplies,
+  usualSealRules,
   usualWeights,
   type AnswerOf,
   type Catalogue,
@@ -12,6 +13,7 @@ import {
   type Origin,
   type PartCard,
   type PartEntry,
+  type SealRulesRow,
   type shopContracts,
   type WeightsRow,
 } from '@gewinde/core';
@@ -31,7 +33,12 @@ export async function readCatalogue(db: Knex): Promise<Catalogue> {
 /** What all jobs share, and the change up to which it is told: all of the same moment. */
 export async function readShop(db: Knex): Promise<AnswerOf<typeof shopContracts.readCatalogue>> {
   return db.transaction(
-    async (trx) => ({ ...(await readCatalogue(trx)), weights: await readWeights(trx), at: await newestChange(trx, 'shop') }),
+    async (trx) => ({
+      ...(await readCatalogue(trx)),
+      weights: await readWeights(trx),
+      sealRules: await readSealRules(trx),
+      at: await newestChange(trx, 'shop'),
+    }),
     { isolationLevel: 'repeatable read' },
   );
 }
@@ -54,6 +61,12 @@ export async function readPart(db: Knex, id: string): Promise<PartCard> {
 async function readWeights(db: Knex): Promise<WeightsRow> {
   const [row] = await listRows(db, 'weights', { name: 'chain-weights' });
   return row ? { ...row, weights: { ...usualWeights, ...row.weights } } : { id: 'chain-weights', weights: usualWeights, version: 0 };
+}
+
+/** Which seals the shop takes where several would do. */
+export async function readSealRules(db: Knex): Promise<SealRulesRow> {
+  const [row] = await listRows(db, 'sealRules', { name: 'seal-rules' });
+  return row ? { ...row, rules: { ...usualSealRules, ...row.rules } } : { id: 'seal-rules', rules: usualSealRules, version: 0 };
 }
 
 /** The standard parts of every kind where they are not there yet; what is there stays as it is. */

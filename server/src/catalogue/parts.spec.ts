@@ -1,4 +1,12 @@
-import { parseConnector, shopContracts, type CataloguePart, type Fitting, type PartEntry, type ShopCommand } from '@gewinde/core';
+import {
+  jobContracts,
+  parseConnector,
+  shopContracts,
+  type CataloguePart,
+  type Fitting,
+  type PartEntry,
+  type ShopCommand,
+} from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { sampleJob, startTestApp, type TestApp } from '../../test/test-app.js';
 
@@ -172,5 +180,100 @@ describe('what the shop weighs', () => {
   it.each([[{ elbows: 'sideways' }], [{ price: -1 }], [{ toOrderMinor: 1.5 }], [{ colour: 1 }]])('refuses %j', async (change) => {
     const { weights, version } = await read();
     expect((await set(version, { ...weights, ...change })).status).toBe(400);
+  });
+});
+
+describe('which seals the shop takes', () => {
+  let shop: TestApp;
+  beforeAll(async () => (shop = await startTestApp()));
+  afterAll(() => shop.close());
+  const read = async () => (await shop.ask(shopContracts.readCatalogue, {})).body.sealRules;
+  const set = (version: number, rules: object) =>
+    shop.call('POST', '/api/shop/changes', { key: randomUUID(), commands: [{ do: 'set-seal-rules', version, rules }] });
+
+  it('are the usual ones, set by version, in the parts list at once, and taken back', async () => {
+    const { jobId, lineId } = await sampleJob(shop);
+    const fittings = [{ id: 'm14x1.5mwasher+an6m', inEnd: 0, outEnd: 1 }];
+    const { version: now } = (await shop.document(jobId)).lines[0]!;
+    const [piece] = (await shop.document(jobId)).lines[0]!.pieces;
+    const chosen = { hose: 'hose-ptfe-6', endA: 'end-ptfe-6-0', endB: 'end-ptfe-6-0' };
+    await shop.change(jobId, { do: 'edit-piece', id: lineId, version: now, piece: piece!.key, set: chosen });
+    await shop.change(jobId, { do: 'take-way', id: lineId, version: now + 1, at: 0, fittings, branches: [] });
+    const list = async () => (await shop.ask(jobContracts.exportPartsList, { params: { id: jobId } })).text;
+    expect(await list()).toContain('Copper washer 14');
+    const { rules, version } = await read();
+    expect(version).toBe(0);
+    expect((await set(0, { ...rules, flatWasher: 'aluminium' })).body).toMatchObject({ put: [{ type: 'sealRules', row: { version: 1 } }] });
+    expect(await list()).toContain('Aluminium washer 14');
+    expect((await set(0, rules)).body['code']).toBe('conflict');
+    await shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
+    expect(await read()).toEqual({ id: 'seal-rules', rules, version: 0 });
+  });
+
+  it.each([[{ rings: [] }], [{ rings: ['fkm', 'fkm'] }], [{ rings: ['gum'] }], [{ flatWasher: 'lead' }], [{ sealant: 'paint' }]])(
+    'refuses %j',
+    async (change) => {
+      const { rules, version } = await read();
+      expect((await set(version, { ...rules, ...change })).status).toBe(400);
+    },
+  );
+});
+
+describe('a part with a body', () => {
+  let shop: TestApp;
+  beforeAll(async () => (shop = await startTestApp()));
+  afterAll(() => shop.close());
+  const send = (c: object) => shop.call('POST', '/api/shop/changes', { key: randomUUID(), commands: [c] });
+  const ends = ['orb8 f', 'orb8 f', 'orb6 f', 'orb6 f', 'npt 1/8 f'].map(parseConnector);
+
+  it('is added with what is not said of it by its ends, and is what a component is; that it is one is told, and kept', async () => {
+    const added = await send({ do: 'add-part', entry: { kind: 'fitting', part: { ends, code: 'MF-1', kind: 'manifold' } } });
+    expect(added.body).toMatchObject({
+      put: [{ row: { part: { id: 'own-mf-1', body: { passages: [{ from: 0, to: 1 }, {}, {}, {}] } } } }],
+    });
+    const { jobId } = await sampleJob(shop);
+    const id = randomUUID();
+    const made = await shop.change(jobId, {
+      do: 'add-component',
+      id,
+      kind: 'other',
+      name: 'Manifold',
+      part: { id: 'own-mf-1', there: true },
+    });
+    expect(made.body.put).toHaveLength(6);
+    const { components, ports } = await shop.document(jobId);
+    expect(components.find((c) => c.id === id)!.part).toEqual({ id: 'own-mf-1', there: true });
+    expect(ports.filter((p) => p.componentId === id).map((p) => p.end)).toEqual([0, 1, 2, 3, 4]);
+    expect((await shop.ask(shopContracts.readPart, { params: { part: 'own-mf-1' } })).body.usedBy).toEqual([
+      { job: '2501', lineName: 'Manifold' },
+    ]);
+    const undone = await shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
+    expect(undone.body.code).toBe('cannot-undo');
+    const ghost = await shop.change(jobId, { do: 'edit-component', id, version: 1, set: { part: { id: 'ghost', there: false } } });
+    expect(ghost.body).toMatchObject({ code: 'bad-value', field: expect.stringContaining('part') as string });
+    await shop.change(jobId, { do: 'edit-component', id, version: 1, set: { part: null } });
+    const after = await shop.document(jobId);
+    expect(after.components.find((c) => c.id === id)).not.toHaveProperty('part');
+    expect(after.ports.every((p) => p.end === undefined)).toBe(true);
+  });
+
+  it.each([
+    [{ places: [{ faces: 'down' }] }, /1 places for 5 ends/],
+    [{ passages: [{ from: 0, to: 9 }] }, /5 ends/],
+    [{ passages: [{ from: 0, to: 14 }] }, /./],
+    [{ acrossMm: 0 }, /./],
+    [{ hack: 1 }, /./],
+  ])('is refused with a body of %j', async (change, words) => {
+    const body = {
+      shape: 'round',
+      acrossMm: 60,
+      heightMm: 40,
+      places: ends.map((_, i) => ({ faces: 'out', clockDeg: i * 60 })),
+      passages: [1, 2, 3, 4].map((to) => ({ from: 0, to })),
+      ...change,
+    };
+    const refused = await send({ do: 'add-part', entry: { kind: 'fitting', part: { ends, kind: 'manifold', body } } });
+    expect(refused.status).toBe(400);
+    expect(refused.body['message']).toMatch(words);
   });
 });

@@ -1,4 +1,14 @@
-import { checkPart, newPart, usualWeights, type CataloguePart, type PartEntry, type ShopCommand, type ShopCommandOf } from '@gewinde/core';
+import {
+  checkPart,
+  isKnownConnector,
+  newPart,
+  usualSealRules,
+  usualWeights,
+  type CataloguePart,
+  type PartEntry,
+  type ShopCommand,
+  type ShopCommandOf,
+} from '@gewinde/core';
 import type { Knex } from 'knex';
 import { fromJson } from '../database/from-json.js';
 import { lockRows, writeRows } from '../database/write-rows.js';
@@ -25,6 +35,8 @@ function run(trx: Knex.Transaction, command: ShopCommand): Promise<Written> {
       return editPart(trx, command);
     case 'set-weights':
       return setWeights(trx, command);
+    case 'set-seal-rules':
+      return setSealRules(trx, command);
   }
 }
 
@@ -69,7 +81,8 @@ type NewFitting = Extract<ShopCommandOf<'add-part'>['entry'], { kind: 'fitting' 
 /** Proportions can only be worked out for ends that are known. */
 function newFitting(given: NewFitting): PartEntry {
   const { code, ...rest } = given;
-  sound({ kind: 'fitting', part: { ...given, id: given.id ?? 'new', name: given.name ?? 'new' } });
+  const unknown = given.ends.find((end) => !isKnownConnector(end));
+  if (unknown) sound({ kind: 'fitting', part: { ...given, id: given.id ?? 'new', name: given.name ?? 'new' } });
   const part = newPart({ ...rest, ...(code ? { code: code.trim() } : {}) });
   if (!part) throw new AppError('part-unsound', 'A part needs its ends.', { field: 'ends' });
   return { kind: 'fitting', part };
@@ -93,6 +106,17 @@ async function setWeights(trx: Knex.Transaction, { version, weights }: ShopComma
     before: before ? [{ type: 'weights', row: before }] : [],
     after: [{ type: 'weights', row }],
   };
+}
+
+/** @throws {AppError} conflict, with the rules as they stand */
+async function setSealRules(trx: Knex.Transaction, { version, rules }: ShopCommandOf<'set-seal-rules'>): Promise<Written> {
+  const id = 'seal-rules';
+  const before = (await lockRows(trx, 'sealRules', [id])).get(id);
+  if ((before?.version ?? 0) !== version)
+    throw new AppError('conflict', undefined, { current: before ?? { id, rules: usualSealRules, version: 0 } });
+  const row = { type: 'sealRules', row: { id, rules, version: version + 1 } } as const;
+  await writeRows(trx, { made: before ? [] : [row], changed: before ? [row] : [], gone: [] });
+  return { label: 'Set which seals are taken', before: before ? [{ type: 'sealRules', row: before }] : [], after: [row] };
 }
 
 function sound(entry: PartEntry): void {

@@ -3,7 +3,7 @@ import type { Knex } from 'knex';
 
 type User = PartCard['usedBy'][number];
 
-/** The lines that have a part in a way, on a branch, pinned or wished for, or between a moved sensor and its port; 50 at most. */
+/** The components that are a part, and the lines that have it in a way, on a branch, pinned or wished for, or between a moved sensor and its port; 50 at most. */
 export async function usersOf(db: Knex, id: string): Promise<User[]> {
   const named = JSON.stringify(id);
   const lines: User[] = await db('job_lines')
@@ -19,15 +19,22 @@ export async function usersOf(db: Knex, id: string): Promise<User[]> {
     .whereRaw('LOCATE(?, ports.sensor) > 0', [named])
     .limit(50)
     .select('jobs.number as job', 'job_lines.number as line', 'ports.label as lineName');
-  return [...lines, ...sensors].slice(0, 50).map(({ job, line, lineName }) => ({ job, line, lineName }));
+  const components: User[] = await db('components')
+    .join('jobs', 'jobs.id', 'components.job_id')
+    .whereRaw('LOCATE(?, components.part) > 0', [named])
+    .orderBy('jobs.number')
+    .limit(50)
+    .select('jobs.number as job', 'components.name as lineName');
+  return [...components, ...[...lines, ...sensors].map(({ job, line, lineName }) => ({ job, line: line!, lineName }))].slice(0, 50);
 }
 
-/** The first of these parts that a line has in one of the ways of `usersOf`; the lines are read once, however many parts are asked about. */
+/** The first of these parts that is used in one of the ways of `usersOf`; the rows are read once, however many parts are asked about. */
 export async function firstInUse(db: Knex, ids: readonly string[]): Promise<string | undefined> {
   if (ids.length === 0) return undefined;
   const lines = await db('job_lines').select<Record<string, unknown>[]>('ways', 'pieces');
   const sensors = await db('ports').whereNotNull('sensor').select<Record<string, unknown>[]>('sensor');
-  const named = new Set([...lines, ...sensors].flatMap((row) => Object.values(row).flatMap(wordsOf)));
+  const components = await db('components').whereNotNull('part').select<Record<string, unknown>[]>('part');
+  const named = new Set([...lines, ...sensors, ...components].flatMap((row) => Object.values(row).flatMap(wordsOf)));
   return ids.find((id) => named.has(id));
 }
 

@@ -8,6 +8,7 @@ import {
   type Line,
   type Port,
   type PortThread,
+  type SealRulesRow,
   type WeightsRow,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
@@ -15,7 +16,7 @@ import { fromJson } from './from-json.js';
 import { listPartRows } from './part-rows.js';
 
 /** The rows of each type, as the app works on them. Each has an id and a version. */
-export type Rows = JobEntities & { part: CataloguePart; weights: WeightsRow };
+export type Rows = JobEntities & { part: CataloguePart; weights: WeightsRow; sealRules: SealRulesRow };
 /** A row with its type. */
 export type Entity = { [T in EntityType]: { readonly type: T; readonly row: Rows[T] } }[EntityType];
 
@@ -52,7 +53,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'components',
     key: 'id',
     order: 'order',
-    toColumns: ({ jobId, ...component }) => ({ ...component, job_id: jobId }),
+    toColumns: ({ jobId, part, ...component }) => ({ ...component, part: part ? JSON.stringify(part) : null, job_id: jobId }),
     fromColumns: (c) => ({
       id: c['id'] as string,
       jobId: c['job_id'] as string,
@@ -60,6 +61,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       name: c['name'] as string,
       note: c['note'] as string,
       order: c['order'] as number,
+      ...(c['part'] ? { part: fromJson<NonNullable<Rows['component']['part']>>(c['part']) } : {}),
       version: c['version'] as number,
     }),
   },
@@ -67,10 +69,11 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'ports',
     key: 'id',
     order: 'order',
-    toColumns: ({ jobId, componentId, connector, maybe, said, sensor, openEnd, ...port }) => ({
+    toColumns: ({ jobId, componentId, connector, maybe, said, sensor, openEnd, end, ...port }) => ({
       ...port,
       sensor: sensor ? JSON.stringify(sensor) : null,
       open_end: openEnd ?? false,
+      part_end: end ?? null,
       job_id: jobId,
       component_id: componentId,
       connector: JSON.stringify(connector ?? { maybe, said }),
@@ -85,6 +88,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       order: c['order'] as number,
       ...(c['sensor'] ? { sensor: fromJson<NonNullable<Port['sensor']>>(c['sensor']) } : {}),
       ...(c['open_end'] ? { openEnd: true } : {}),
+      ...(c['part_end'] === null ? {} : { end: c['part_end'] as number }),
       version: c['version'] as number,
     }),
   },
@@ -133,6 +137,17 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     fromColumns: (c) => ({
       id: c['name'] as WeightsRow['id'],
       weights: fromJson<WeightsRow['weights']>(c['data']),
+      version: c['version'] as number,
+    }),
+  },
+  sealRules: {
+    table: 'shop_rules',
+    key: 'name',
+    order: 'name',
+    toColumns: ({ id, rules, version }) => ({ name: id, data: JSON.stringify(rules), version }),
+    fromColumns: (c) => ({
+      id: c['name'] as SealRulesRow['id'],
+      rules: fromJson<SealRulesRow['rules']>(c['data']),
       version: c['version'] as number,
     }),
   },

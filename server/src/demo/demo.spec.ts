@@ -1,4 +1,4 @@
-import { assembleJob, cutTickets, partsList, standardFittings } from '@gewinde/core';
+import { assembleJob, checkPart, cutTickets, partsList, standardFittings } from '@gewinde/core';
 import { magpieDocument } from './magpie.js';
 import { sampleCatalogue } from './sample-prices.js';
 
@@ -23,6 +23,7 @@ describe('the demo job', () => {
       'seals',
       'open',
       'open',
+      'seals',
     ]);
   });
 
@@ -39,7 +40,9 @@ describe('the demo job', () => {
   });
 
   it('covers metric, boss, flare, barb and both taper ports', () => {
-    expect(new Set(document.ports.map((p) => p.connector?.family))).toEqual(new Set(['metric', 'orb', 'flare37', 'npt', 'r', 'barb']));
+    expect(new Set(document.ports.map((p) => p.connector?.family))).toEqual(
+      new Set(['metric', 'orb', 'flare37', 'npt', 'r', 'barb', 'post']),
+    );
   });
 });
 
@@ -54,7 +57,11 @@ describe('the sample prices', () => {
   });
 
   it('change nothing else of the standard catalogue, and are the same each time', () => {
-    expect(catalogue.fittings.map((f) => f.id)).toEqual(standardFittings().map((f) => f.id));
+    const standard = standardFittings().map((f) => f.id);
+    expect(catalogue.fittings.slice(0, standard.length).map((f) => f.id)).toEqual(standard);
+    const invented = catalogue.fittings.slice(standard.length);
+    expect(invented.length).toBeGreaterThan(10);
+    for (const part of invented) expect(checkPart({ kind: 'fitting', part })).toEqual([]);
     expect(sampleCatalogue()).toEqual(catalogue);
   });
 });

@@ -1,7 +1,7 @@
-import type { JobDocument } from '@gewinde/core';
+import { entriesOf, type JobDocument } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { replaceInCatalogue } from '../catalogue/catalogue-store.js';
+import { missingParts, replaceInCatalogue } from '../catalogue/catalogue-store.js';
 import { writeRows } from '../database/write-rows.js';
 import { rowsOfDocument } from '../jobs/rows-of-document.js';
 import { magpieDocument } from './magpie.js';
@@ -23,6 +23,8 @@ export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
       await trx('jobs').whereIn('id', ids).delete();
     }
     const catalogue = sampleCatalogue();
+    const invented = await missingParts(trx, entriesOf(catalogue), 'sample');
+    await writeRows(trx, { made: invented.map((row) => ({ type: 'part', row })), changed: [], gone: [] });
     await replaceInCatalogue(trx, catalogue, 'sample');
     const present: { number: string }[] = await trx('jobs').whereIn('number', DEMO_NUMBERS).select('number');
     const taken = new Set(present.map((row) => row.number));

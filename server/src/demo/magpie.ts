@@ -17,117 +17,12 @@ import {
   type LineWay,
   type Port,
 } from '@gewinde/core';
+import { survey } from './magpie-survey.js';
 
 /**
  * Job 2403, an invented hill-climb single-seater: 2.5 L inline five, ball-bearing turbo, dry sump. The survey is done, the lines are
  * half resolved, and some of what is there is wrong on purpose. Sample data.
  */
-interface SurveyRow {
-  readonly key: string;
-  readonly kind: Component['kind'];
-  readonly name: string;
-  readonly note: string;
-  readonly ports: readonly (readonly [
-    key: string,
-    label: string,
-    notation: string,
-    note?: string,
-    sensor?: readonly [name: string, notation: string],
-  ])[];
-}
-
-const survey: readonly SurveyRow[] = [
-  {
-    key: 'block',
-    kind: 'block',
-    name: 'Block',
-    note: 'Aluminium, inline five. Left side is the cold side.',
-    ports: [
-      ['gallery', 'left gallery', 'm14x1.5 f washer', 'Spot-faced, was the pressure switch'],
-      ['feed', 'main feed', 'm20x1.5 f washer'],
-      ['water', 'water outlet, rear', 'm18x1.5 f washer'],
-      ['vent', 'crankcase vent', 'barb 5/8'],
-      ['sender', 'pressure sender', 'rc 1/8 f', 'British taper; the filter head has the American one', ['pressure sender', 'r 1/8 m']],
-    ],
-  },
-  {
-    key: 'turbo',
-    kind: 'turbo',
-    name: 'Turbo',
-    note: "Ball bearing, water cooled. Restrictor by the maker's figure.",
-    ports: [
-      ['inlet', 'oil inlet', 'orb4 f', 'Faces up, 40 mm from the turbine housing'],
-      ['drain', 'oil drain', 'orb10 f', 'Faces down'],
-      ['waterIn', 'water inlet', 'm14x1.5 f washer'],
-      ['waterOut', 'water outlet', 'm14x1.5 f washer'],
-    ],
-  },
-  {
-    key: 'pump',
-    kind: 'pump',
-    name: 'Dry-sump pump',
-    note: 'Three scavenge stages, one pressure stage.',
-    ports: [
-      ['scav1', 'scavenge 1 in', 'orb12 f'],
-      ['scav2', 'scavenge 2 in', 'orb12 f'],
-      ['scav3', 'scavenge 3 in', 'orb10 f', 'Turbo stage'],
-      ['scavOut', 'scavenge out', 'orb12 f'],
-      ['pressIn', 'pressure in', 'orb16 f'],
-      ['pressOut', 'pressure out', 'orb12 f'],
-    ],
-  },
-  {
-    key: 'pan',
-    kind: 'pan',
-    name: 'Pan',
-    note: 'Fabricated, two pickups.',
-    ports: [
-      ['front', 'front pickup', 'an12 m'],
-      ['rear', 'rear pickup', 'an12 m'],
-    ],
-  },
-  {
-    key: 'tank',
-    kind: 'tank',
-    name: 'Rear tank',
-    note: '7 L, behind the seat.',
-    ports: [
-      ['return', 'return', 'orb12 f', 'Tangential, above the level'],
-      ['supply', 'supply', 'orb16 f'],
-      ['breather', 'breather', 'orb10 f'],
-    ],
-  },
-  {
-    key: 'cooler',
-    kind: 'cooler',
-    name: 'Cooler',
-    note: 'Left pod.',
-    ports: [
-      ['in', 'in', 'orb10 f'],
-      ['out', 'out', 'orb10 f'],
-    ],
-  },
-  {
-    key: 'filter',
-    kind: 'filter head',
-    name: 'Remote filter head',
-    note: 'American taper ports.',
-    ports: [
-      ['in', 'in', 'npt 1/2 f'],
-      ['out', 'out', 'npt 1/2 f'],
-      ['gauge', 'gauge', 'npt 1/8 f'],
-    ],
-  },
-  { key: 'catch', kind: 'other', name: 'Catch can', note: '', ports: [['in', 'in', 'barb 5/8']] },
-  {
-    key: 'gauge',
-    kind: 'other',
-    name: 'Gauge panel',
-    note: 'Mechanical oil gauge, beside the wheel.',
-    ports: [['oil', 'oil gauge', 'npt 1/8 f']],
-  },
-];
-
 interface LineRow {
   readonly name: string;
   readonly service: Line['service'];
@@ -137,6 +32,8 @@ interface LineRow {
   readonly angles?: readonly [number, number];
   /** Which way is taken at each end: its place in the solver's list, or parts by id, or not chosen. */
   readonly ways?: readonly [Way, Way];
+  /** Fittings alone, or nothing at all, from port to port. */
+  readonly without?: true;
   readonly taped?: number;
   readonly checked?: boolean;
   readonly note?: string;
@@ -240,6 +137,7 @@ const lines: readonly LineRow[] = [
     taped: 1350,
     note: 'The pressure sender must stay: its port is the only one on the block.',
   },
+  { name: 'Filter on its head', service: 'other', from: 'filter.post', to: 'element.face', without: true },
 ];
 
 export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobDocument {
@@ -256,7 +154,17 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
   const ports: Port[] = [];
   const byKey = new Map<string, Port>();
   survey.forEach((row, order) => {
-    const component: Component = { id: makeId(), jobId: job.id, kind: row.kind, name: row.name, note: row.note, order, version: 1 };
+    const part = row.part ? { part: { id: row.part, there: false } } : {};
+    const component: Component = {
+      id: makeId(),
+      jobId: job.id,
+      kind: row.kind,
+      name: row.name,
+      note: row.note,
+      order,
+      ...part,
+      version: 1,
+    };
     components.push(component);
     row.ports.forEach(([key, label, notation, note = '', sensor], i) => {
       const port: Port = {
@@ -267,6 +175,7 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
         connector: parseConnector(notation),
         note,
         order: i,
+        ...(row.part ? { end: i } : {}),
         ...(sensor ? { sensor: { name: sensor[0], connector: parseConnector(sensor[1]), movedTo: null } } : {}),
         version: 1,
       };
@@ -305,6 +214,7 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
     return { chosen: keyedWay(kept, null, () => `${i === 0 ? 'a' : 'b'}${++given}`) };
   };
   const hose = row.hose ? hosesOfSize(catalogue, row.hose[0], row.hose[1])[0]! : null;
+  const direct: LineWay = { chosen: { fittings: [], branches: [] } };
   return {
     id: makeId(),
     jobId,
@@ -313,18 +223,20 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
     service: row.service,
     portA: portA.id,
     portB: portB.id,
-    pieces: [
-      {
-        key: 'p1',
-        hose: hose?.id ?? null,
-        endA: hoseEnd(0)?.id ?? null,
-        endB: hoseEnd(1)?.id ?? null,
-        length: row.taped === undefined ? null : { mm: row.taped, as: 'taped' },
-        slackPercent: 2,
-        source: 'cut',
-      },
-    ],
-    ways: [way(portA, 0), way(portB, 1)],
+    pieces: row.without
+      ? []
+      : [
+          {
+            key: 'p1',
+            hose: hose?.id ?? null,
+            endA: hoseEnd(0)?.id ?? null,
+            endB: hoseEnd(1)?.id ?? null,
+            length: row.taped === undefined ? null : { mm: row.taped, as: 'taped' },
+            slackPercent: 2,
+            source: 'cut',
+          },
+        ],
+    ways: row.without ? [direct] : [way(portA, 0), way(portB, 1)],
     checked: null,
     note: row.note ?? '',
     order,

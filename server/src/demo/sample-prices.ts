@@ -1,5 +1,7 @@
 import { isPlain, standardFittings, standardHoseEnds, standardHoses, standardSupplies, type Catalogue } from '@gewinde/core';
 
+import { sampleBodies } from './sample-bodies.js';
+
 const NOTE = 'sample data';
 
 /** Invented suppliers, each with the letters its order codes begin with and the days its parts take. */
@@ -21,29 +23,32 @@ const SUPPLY_BASE: Readonly<Record<string, number>> = {
 };
 
 /**
- * The standard catalogue with invented prices, marked as sample data. A price grows with the metal of the part and a little with its
+ * The standard catalogue with invented prices, and invented parts with bodies, marked as sample data. A price grows with the metal of the part and a little with its
  * id, so that neighbouring parts differ; the same part always costs the same.
  */
 export function sampleCatalogue(): Catalogue {
   const spread = (id: string): number => [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 997, 7) / 997;
   const price = (id: string, base: number): number => Math.round((base * (0.9 + 0.25 * spread(id))) / 10) * 10;
   return {
-    fittings: standardFittings().map((f, i) => {
-      const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55;
-      const draw = spread(`${f.id}/`);
-      const supplier = SUPPLIERS[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2];
-      const shelf = spread(`${f.id}.`) < 0.22 ? 1 + Math.round(spread(`${f.id}:`) * 6) : 0;
-      const extra = (f.angleDeg ? 450 : 0) + (f.ends.length - 2) * 300 + (isPlain(f) ? 0 : 900);
-      return {
-        ...f,
-        priceMinor: price(f.id, Math.max(260, 220 + metal + extra + (f.ends.some((e) => e.swivel) ? 380 : 0))),
-        supplier: supplier.name,
-        code: `${supplier.letters}-${String(1001 + i)}`,
-        shelf,
-        leadDays: supplier.leadDays[i % 2]!,
-        source: `${f.source}; price, code and stock: ${NOTE}`,
-      };
-    }),
+    fittings: [
+      ...standardFittings().map((f, i) => {
+        const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55;
+        const draw = spread(`${f.id}/`);
+        const supplier = SUPPLIERS[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2];
+        const shelf = spread(`${f.id}.`) < 0.22 ? 1 + Math.round(spread(`${f.id}:`) * 6) : 0;
+        const extra = (f.angleDeg ? 450 : 0) + (f.ends.length - 2) * 300 + (isPlain(f) ? 0 : 900);
+        return {
+          ...f,
+          priceMinor: price(f.id, Math.max(260, 220 + metal + extra + (f.ends.some((e) => e.swivel) ? 380 : 0))),
+          supplier: supplier.name,
+          code: `${supplier.letters}-${String(1001 + i)}`,
+          shelf,
+          leadDays: supplier.leadDays[i % 2]!,
+          source: `${f.source}; price, code and stock: ${NOTE}`,
+        };
+      }),
+      ...sampleBodies(),
+    ],
     hoses: standardHoses().map((h) => ({
       ...h,
       name: h.name,

@@ -5,6 +5,7 @@ import {
   runCommands,
   type Catalogue,
   type Command,
+  type Component,
   type JobChange,
   type JobDocument,
 } from '@gewinde/core';
@@ -39,15 +40,21 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
   return asJobChange(change);
 }
 
-/** The fittings that the commands and the lines of the job name, and all hoses and ends there are. */
-async function knownParts(trx: Knex, commands: readonly Command[], { lines }: JobDocument): Promise<Catalogue> {
-  const named = [...fittingIds(commands), ...wishedIds(commands), ...lines.flatMap(fittingsNamed)];
+/** The fittings that the commands and the rows of the job name, and all hoses and ends there are. */
+async function knownParts(trx: Knex, commands: readonly Command[], { components, lines }: JobDocument): Promise<Catalogue> {
+  const made = [...components, ...commands.map(asComponent)].flatMap((c) => c?.part?.id ?? []);
+  const named = [...fittingIds(commands), ...wishedIds(commands), ...made, ...lines.flatMap(fittingsNamed)];
   return findParts(trx, named);
 }
 
 /** Ids of parts that a way is to be found with. */
 function wishedIds(commands: readonly Command[]): string[] {
   return commands.flatMap((c) => (c.do === 'break-line' ? (c.use ?? []) : []));
+}
+
+/** What a command says of a component. */
+function asComponent(command: Command): Pick<Component, 'part'> | undefined {
+  return command.do === 'add-component' ? command : command.do === 'edit-component' ? command.set : undefined;
 }
 
 /** Ids of whatever is placed by its ends, anywhere in a value. */

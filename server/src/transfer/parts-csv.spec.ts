@@ -12,6 +12,7 @@ const row = (change: Partial<PartRow>): PartRow => ({
   unitPriceMinor: 1470,
   priceMinor: 925,
   lines: [4, 7],
+  components: [],
   ...change,
 });
 
@@ -21,8 +22,8 @@ describe('partsCsv', () => {
   });
 
   it('leaves prices that are not known empty', () => {
-    const seal: PartRow = { group: 'seals', id: 'ring', name: 'O-ring', quantity: 3, unit: 'pc', lines: [1] };
-    expect(partsCsv(list([seal])).split('\r\n')[1]).toBe('seals,ring,O-ring,3,pc,,,,L1');
+    const seal: PartRow = { group: 'seals', id: 'ring', name: 'O-ring', quantity: 3, unit: 'pc', lines: [1], components: ['Plate'] };
+    expect(partsCsv(list([seal])).split('\r\n')[1]).toBe('seals,ring,O-ring,3,pc,,,,L1 Plate');
   });
 
   it('never lets a name become a formula', () => {

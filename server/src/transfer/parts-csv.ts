@@ -15,7 +15,7 @@ export function partsCsv(list: PartsList): string {
     inches: row.unit === 'mm' ? formatInches(row.quantity / 25.4) : '',
     unitPrice: money(row.unitPriceMinor),
     price: money(row.priceMinor),
-    lines: row.lines.map((n) => `L${n}`).join(' '),
+    lines: [...row.lines.map((n) => `L${n}`), ...row.components].join(' '),
   }));
   return stringify(rows, {
     header: true,

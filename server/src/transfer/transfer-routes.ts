@@ -1,6 +1,6 @@
 import { assembleJob, jobContracts, partsList, writeJobFile } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
-import { readCatalogue } from '../catalogue/catalogue-store.js';
+import { readCatalogue, readSealRules } from '../catalogue/catalogue-store.js';
 import { readDocument } from '../jobs/read-document.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
@@ -19,7 +19,8 @@ export async function transferRoutes(app: App, { db }: Feature): Promise<void> {
   serve(app, jobContracts.exportPartsList, async ({ params, reply }) => {
     const document = await readDocument(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}-parts.csv"`);
-    return partsCsv(partsList(assembleJob(document, await readCatalogue(db))));
+    const { rules: seals } = await readSealRules(db);
+    return partsCsv(partsList(assembleJob(document, await readCatalogue(db), undefined, { seals })));
   });
 }
 

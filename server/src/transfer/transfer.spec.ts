@@ -27,7 +27,7 @@ describe('the demo', () => {
 describe('a job file', () => {
   it('comes back identical, under the next free number', async () => {
     const original = (await exportOf((await jobs())[0]!.id)).body;
-    expect(original.lines).toHaveLength(12);
+    expect(original.lines).toHaveLength(13);
     const { summary, renumberedFrom } = (await take(original)).body;
     expect([summary.job.number, renumberedFrom]).toEqual(['2403-2', '2403']);
     expect(summary).toEqual((await server.ask(jobContracts.listJobs, {})).body.find((s) => s.job.number === '2403-2'));

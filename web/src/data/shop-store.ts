@@ -4,6 +4,7 @@ import {
   catalogueOf,
   newsOf,
   shopContracts,
+  usualSealRules,
   usualWeights,
   type AnswerOf,
   type Catalogue,
@@ -12,7 +13,9 @@ import {
   type PartSection,
   type Progress,
   type ShopChange,
+  type SealRulesRow,
   type ShopCommand,
+  type ShopSchools,
   type WeightsRow,
 } from '@gewinde/core';
 import { BehaviorSubject, defer, distinctUntilChanged, filter, map, type Observable, Subject, switchMap, tap } from 'rxjs';
@@ -24,6 +27,7 @@ import { keepTrying } from './in-order';
 interface Shop extends Progress {
   readonly catalogue: Catalogue;
   readonly weights: WeightsRow;
+  readonly sealRules: SealRulesRow;
 }
 
 /** The catalogue and what the shop weighs: read once, then followed change by change. */
@@ -42,6 +46,9 @@ export class ShopStore {
   readonly catalogue = toSignal(this.catalogue$, { initialValue: null });
   readonly weightsRow = toSignal(this.state.pipe(map((shop) => shop?.weights ?? noWeights)), { initialValue: noWeights });
   readonly weights = computed(() => this.weightsRow().weights);
+  readonly sealRulesRow = toSignal(this.state.pipe(map((shop) => shop?.sealRules ?? noSealRules)), { initialValue: noSealRules });
+  /** What the shop does its own way, where it bears on a job. */
+  readonly schools = computed((): ShopSchools => ({ seals: this.sealRulesRow().rules }));
   readonly loaded$ = this.catalogue$.pipe(filter((catalogue) => catalogue !== null));
 
   constructor() {
@@ -86,9 +93,11 @@ export class ShopStore {
     const parts = put.flatMap((entity): PartEntry[] => (entity.type === 'part' ? [entity.row] : []));
     const weights = put.findLast((entity) => entity.type === 'weights')?.row;
     const unset = removed.some((row) => row.type === 'weights') ? noWeights : undefined;
+    const rules = put.findLast((entity) => entity.type === 'sealRules')?.row;
+    const noRules = removed.some((row) => row.type === 'sealRules') ? noSealRules : undefined;
     const gone = removed.flatMap((row) => (row.type === 'part' ? [row.id] : []));
     const catalogue = parts.length > 0 || gone.length > 0 ? withEntries(shop.catalogue, parts, gone) : shop.catalogue;
-    this.state.next({ ...progress, catalogue, weights: weights ?? unset ?? shop.weights });
+    this.state.next({ ...progress, catalogue, weights: weights ?? unset ?? shop.weights, sealRules: rules ?? noRules ?? shop.sealRules });
     if (put.length > 0 || removed.length > 0) this.changes.next(change);
   }
 
@@ -106,9 +115,10 @@ export class ShopStore {
 }
 
 const noWeights: WeightsRow = { id: 'chain-weights', weights: usualWeights, version: 0 };
+const noSealRules: SealRulesRow = { id: 'seal-rules', rules: usualSealRules, version: 0 };
 
-function asRead({ at, weights, ...catalogue }: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
-  return { catalogue, weights, at, ahead: new Map() };
+function asRead({ at, weights, sealRules, ...catalogue }: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
+  return { catalogue, weights, sealRules, at, ahead: new Map() };
 }
 
 /** Parts at their places, new ones last; lists in which nothing has changed stay the same. */

@@ -32,6 +32,9 @@ const WHAT: readonly Choice<What>[] = [
   { value: 'restrictor', name: 'restrictor' },
   { value: 'dry-break', name: 'dry-break' },
   { value: 'tee', name: 'tee' },
+  { value: 'valve', name: 'valve' },
+  { value: 'canister', name: 'filter canister' },
+  { value: 'cooler', name: 'cooler' },
   { value: 'joiner', name: 'joiner, nothing else' },
   { value: 'part', name: 'a part by its name' },
 ];

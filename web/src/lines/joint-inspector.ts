@@ -10,12 +10,15 @@ import {
   isMetInPlumbing,
   jointNames,
   lookAlikesInWords,
+  sealUseOf,
+  specify,
   threadPairDrawing,
   type AssembledLine,
   type LineJoint,
 } from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
+import { ShopStore } from '../data/shop-store';
 import { DrawingView } from '../shared/drawing';
 import { JointRecord } from './joint-record';
 import { SealGlyph } from '../shared/seal-glyph';
@@ -36,6 +39,7 @@ export class JointInspector {
   readonly back = output<void>();
   private readonly preferences = inject(Preferences);
   private readonly store = inject(JobStore);
+  private readonly shop = inject(ShopStore);
 
   protected readonly made = new FormControl(false, { nonNullable: true });
   protected readonly verdict = computed(() => VERDICT[this.joint().mating.outcome]);
@@ -70,14 +74,16 @@ export class JointInspector {
     const makeUp = this.joint().mating.makeUp;
     return makeUp ? { figure: formatMakeUp(makeUp, this.preferences.system()), note: makeUp.note } : null;
   });
+  /** What it takes: the part that meets it by the shop's rules, and why; what is in doubt about it. */
   protected readonly uses = computed(() => {
     const seal = this.joint().mating.seal;
+    const catalogue = this.shop.catalogue();
     if (!seal) return null;
-    return seal.consumables.length === 0
-      ? 'Nothing'
-      : seal.consumables
-          .map((c) => `${c.quantity} ${c.item}${c.quantity > 1 && !c.item.endsWith('sealant') ? 's' : ''} ${c.size ?? ''}`.trim())
-          .join(', ');
+    if (seal.consumables.length === 0) return [{ name: this.joint().uncertain ? seal.method : 'Nothing', why: '', doubt: undefined }];
+    return seal.consumables.map((needed) => {
+      const { name, why, doubt } = specify(needed, sealUseOf(this.line().line), catalogue?.supplies ?? [], this.shop.schools().seals);
+      return { name: needed.quantity > 1 ? `${needed.quantity} × ${name}` : name, why, doubt };
+    });
   });
 
   /** Where another way would put it right: `at end B`, `between the two hoses`. */

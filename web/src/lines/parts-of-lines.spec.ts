@@ -57,7 +57,7 @@ describe('the joint in words', () => {
       'Joint 1 · port to adapter',
       'Seals',
       'm14x1.5 f washer',
-      '1 copper washer 14 × 18 × 1.5',
+      'Copper washer 14 × 18 × 1.5',
       '25–35',
       'New washer each time',
       'ISO 9974',

@@ -33,6 +33,10 @@ export interface WayView {
   readonly against?: { readonly way: Way; readonly more: readonly string[]; readonly less: readonly string[] };
 }
 
+const NOT_KNOWN = { text: '—', apart: '' };
+/** Of ports that meet without a fitting nothing narrows the way. */
+const known = (mm: number | undefined): number | undefined => (Number.isFinite(mm) ? mm : undefined);
+
 /** One way as a strip with its figures; unfolded, its parts with what can be wished of each. */
 @Component({
   selector: 'tbody[g-way-row]',
@@ -77,9 +81,9 @@ export class WayRow {
     const unpriced = this.view().parts.some((p) => p.priceMinor === undefined);
     return {
       joints: figure(way.jointCount, other?.jointCount, String),
-      price: unpriced ? { text: '—', apart: '' } : figure(way.priceMinor, other?.priceMinor, (minor) => (minor / 100).toFixed(2)),
+      price: unpriced ? NOT_KNOWN : figure(way.priceMinor, other?.priceMinor, (minor) => (minor / 100).toFixed(2)),
       stack: figure(way.lengthMm, other?.lengthMm, (mm) => length(mm, 0)),
-      bore: figure(way.leastBoreMm, other?.leastBoreMm, (mm) => length(mm, 1)),
+      bore: Number.isFinite(way.leastBoreMm) ? figure(way.leastBoreMm, known(other?.leastBoreMm), (mm) => length(mm, 1)) : NOT_KNOWN,
     };
   });
   protected readonly supply = computed(() => {

@@ -11,10 +11,12 @@ import {
   type Drawing,
   type PartRow,
 } from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { Icon } from '../shared/icon';
+import { SealRulesDialog } from './seal-rules-dialog';
 
 const SIZE = { width: 130, height: 46 };
 
@@ -28,6 +30,7 @@ const SIZE = { width: 130, height: 46 };
 export class Order {
   private readonly view = inject(JobView);
   private readonly preferences = inject(Preferences);
+  private readonly modal = inject(NgbModal);
   protected readonly job = computed(() => this.view.document()?.job);
   protected readonly list = computed(() => {
     const assembled = this.view.job();
@@ -46,11 +49,16 @@ export class Order {
             row,
             drawing: drawingOf(row, catalogue),
             quantity: this.quantity(row),
+            components: (this.view.document()?.components ?? []).filter((c) => row.components.includes(c.name) && c.part?.id === row.id),
             lines: row.lines.map((number) => ({ number, id: this.view.document()?.lines.find((l) => l.number === number)?.id })),
           })),
       }))
       .filter((group) => group.rows.length > 0);
   });
+
+  protected schools(): void {
+    this.modal.open(SealRulesDialog, { ariaLabelledBy: 'seal-rules-title', size: 'lg' });
+  }
 
   protected money(minor: number | undefined): string {
     return minor === undefined ? '—' : (minor / 100).toFixed(2);

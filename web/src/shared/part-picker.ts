@@ -30,7 +30,7 @@ const MOST = 8;
       type="text"
       autocomplete="off"
       spellcheck="false"
-      placeholder="name, code or ends"
+      [placeholder]="bodied() ? 'plate, filter, cooler …' : 'name, code or ends'"
       popupClass="g-picker"
       [id]="id"
       [formControl]="typed"
@@ -46,13 +46,15 @@ export class PartPicker {
   readonly label = input.required<string>();
   /** Parts that are not offered. */
   readonly besides = input<readonly string[]>([]);
+  /** Only parts with a body: plates, filters, coolers, valves. */
+  readonly bodied = input(false);
   readonly picked = output<Fitting>();
   private readonly shop = inject(ShopStore);
   protected readonly id = `part${++pickers}`;
   protected readonly typed = new FormControl<Fitting | string>('', { nonNullable: true });
   private readonly offered = computed(() => {
     const left = new Set(this.besides());
-    return (this.shop.catalogue()?.fittings ?? []).filter((f) => !f.retired && !left.has(f.id));
+    return (this.shop.catalogue()?.fittings ?? []).filter((f) => !f.retired && !left.has(f.id) && (!this.bodied() || f.body !== undefined));
   });
   protected readonly search = (typed: Observable<string>): Observable<Fitting[]> =>
     typed.pipe(

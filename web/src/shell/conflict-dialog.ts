@@ -4,6 +4,7 @@ import {
   formatPortThread,
   jobEntities,
   parsePortThread,
+  type Component as EngineComponent,
   type Connector,
   type Found,
   type Line,
@@ -115,6 +116,10 @@ function words(value: unknown): string {
   }
   if (typeof value === 'object' && 'mm' in value) return `${String(value.mm)} mm, ${String((value as { as?: string }).as)}`;
   if (typeof value === 'object' && 'digest' in value) return 'yes';
+  if (typeof value === 'object' && 'there' in value) {
+    const { id, there } = value as NonNullable<EngineComponent['part']>;
+    return `${id}, ${there ? 'there already' : 'to be bought'}`;
+  }
   if (typeof value === 'string' || typeof value === 'number') return String(value);
   return JSON.stringify(value);
 }

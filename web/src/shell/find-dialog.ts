@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
-import { formatPortThread, portThreadName } from '@gewinde/core';
+import { entriesIn, formatPortThread, partSections, portThreadName } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
@@ -73,7 +73,7 @@ export class FindDialog {
       { kind: 'command', name: 'Swap light and dark', detail: 'theme', open: () => this.preferences.swapTheme() },
       { kind: 'command', name: 'Show the keys', detail: '?', open: () => this.keyboard.showKeys() },
     ];
-    if (!document) return commands;
+    if (!document) return [...commands, ...this.parts()];
     return [
       ...document.lines.map((l): Finding => ({
         kind: 'line',
@@ -97,12 +97,26 @@ export class FindDialog {
       ...commands,
       { kind: 'command', name: 'Undo', detail: 'Ctrl Z', open: () => this.store.step('undo') },
       { kind: 'command', name: 'Do again', detail: 'Ctrl Shift Z', open: () => this.store.step('redo') },
-      ...(this.shop.catalogue()?.fittings ?? []).map((f): Finding => ({
-        kind: 'part',
-        name: f.name,
-        detail: [f.code, f.boreMm === undefined ? '' : `bore ${f.boreMm} mm`].filter(Boolean).join(' · '),
-        open: () => this.router.navigate(['/store'], { queryParams: { part: f.id } }),
-      })),
+      ...this.parts(),
     ];
+  }
+
+  /** Parts of every kind that are not taken out. */
+  private parts(): Finding[] {
+    const catalogue = this.shop.catalogue();
+    if (!catalogue) return [];
+    return partSections.flatMap(({ id, one }) =>
+      entriesIn(catalogue, id)
+        .filter(({ part }) => !part.retired)
+        .map((entry): Finding => {
+          const { code, boreMm } = entry.part as { code?: string; boreMm?: number };
+          return {
+            kind: entry.kind === 'fitting' ? 'part' : one,
+            name: entry.part.name,
+            detail: [code, boreMm === undefined ? '' : `bore ${boreMm} mm`].filter(Boolean).join(' · '),
+            open: () => this.router.navigate(['/store'], { queryParams: { part: entry.part.id } }),
+          };
+        }),
+    );
   }
 }

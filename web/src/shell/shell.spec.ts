@@ -141,6 +141,7 @@ describe('the conflict dialog', () => {
         'ways.1.wishes': { turnDeg: 90 },
         notation: 'npt 1/8 f|rc 1/8',
         found: [{ joint: 'A>k1', state: 'loose', action: 'cleaned', words: '' }],
+        part: { id: 'plate', there: true },
       },
       theirs: { ...feed, name: 'Theirs', version: 4, connector: { family: 'orb', size: '6', gender: 'female' } },
     });
@@ -154,6 +155,7 @@ describe('the conflict dialog', () => {
       ['Way at A', 'no fittings', 'm14x1.5mwasher+an6m'],
       ['Wishes at B', '{"turnDeg":90}', '—'],
       ['Joints as found', 'A>k1: loose, cleaned', '—'],
+      ['Part that it is', 'plate, there already', '—'],
       ['Thread', 'npt 1/8 f | rc 1/8 f', 'orb6 f'],
     ]);
     await dialog.press('button', 'Take theirs');

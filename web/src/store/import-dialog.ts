@@ -1,6 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormArray, FormControl, ReactiveFormsModule } from '@angular/forms';
-import { endColumns, partColumns, partSections, plainColumns, shopContracts, type AnswerOf, type PartSection } from '@gewinde/core';
+import {
+  bodyColumns,
+  endColumns,
+  partColumns,
+  partSections,
+  plainColumns,
+  shopContracts,
+  type AnswerOf,
+  type PartSection,
+} from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
@@ -34,7 +43,8 @@ export class ImportDialog {
   protected readonly many = computed(() => partSections.find((s) => s.id === this.section())!.many);
   protected readonly columns = computed((): Choice<string>[] => {
     const section = this.section();
-    const known = section === 'fitting' ? [...partColumns, ...endColumns.map((name) => ({ id: name, name }))] : plainColumns(section);
+    const known =
+      section === 'fitting' ? [...partColumns, ...bodyColumns, ...endColumns.map((name) => ({ id: name, name }))] : plainColumns(section);
     return [{ value: '', name: 'left out' }, ...known.map(({ id, name }) => ({ value: id, name }))];
   });
   /** For each heading of the file, the column it is taken for. */

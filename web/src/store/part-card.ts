@@ -5,6 +5,7 @@ import {
   figuresIn,
   fittingDrawing,
   formatConnector,
+  formatPassages,
   formatQuantity,
   headOf,
   hoseDrawing,
@@ -35,7 +36,10 @@ const ORIGINS = { standard: 'from the standards', sample: 'sample data', import:
 })
 export class PartCard {
   readonly card = input.required<Card>();
+  /** Number of the job that is open, to use the part in. */
+  readonly jobNumber = input<string>();
   readonly edit = output<void>();
+  readonly use = output<Fitting>();
   /** True to take the part out, false to put it back. */
   readonly retire = output<boolean>();
   private readonly preferences = inject(Preferences);
@@ -46,6 +50,12 @@ export class PartCard {
     const entry = this.entry();
     const section = sectionOf(entry);
     return entry.kind === 'fitting' ? kindOf(entry.part) : partSections.find((s) => s.id === section)!.one;
+  });
+  /** What can stand in a line or be a component. */
+  protected readonly usable = computed((): Fitting | null => {
+    const entry = this.entry();
+    if (entry.kind !== 'fitting' || entry.part.retired) return null;
+    return entry.part.ends.length > 1 || entry.part.body ? entry.part : null;
   });
   protected readonly origin = computed(() => ORIGINS[this.card().row.origin]);
   protected readonly drawing = computed(() => {
@@ -58,7 +68,12 @@ export class PartCard {
   protected readonly ends = computed(() => {
     const entry = this.entry();
     const connectors = entry.kind === 'fitting' ? entry.part.ends : entry.kind === 'hose end' ? [entry.part.connector] : [];
-    return connectors.map((c) => ({ notation: formatConnector(c), words: connectorName(c) }));
+    const body = entry.kind === 'fitting' ? entry.part.body : undefined;
+    return connectors.map((c, i) => ({
+      name: body ? `${i + 1} ${body.places[i]?.name ?? ''}`.trim() : '',
+      notation: formatConnector(c),
+      words: connectorName(c),
+    }));
   });
   protected readonly figures = computed(() => {
     const entry = this.entry();
@@ -113,6 +128,10 @@ export class PartCard {
       ['Pressure', p.maxBar === undefined ? undefined : `up to ${show(p.maxBar, 'pressure', 0)}`],
       ['Heat', span],
       ['Direction', p.oneWay ? 'first end to second' : undefined],
+      ['Body', p.body && `${p.body.shape}, ${show(p.body.acrossMm, 'length')} across, ${show(p.body.heightMm, 'length')} high`],
+      ['Passages', p.body && p.body.passages.length > 0 ? formatPassages(p.body.passages) : undefined],
+      ['Begins to open', show(p.body?.opensC, 'temperature', 0)],
+      ['Fully open', show(p.body?.fullOpenC, 'temperature', 0)],
     ];
   }
 }

@@ -1,17 +1,36 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { type AbstractControl, FormArray, FormControl, FormGroup, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
+import { FormArray, FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import {
   checkFitting,
+  fittingKind,
   fittingDrawing,
   fittingKinds,
   formatConnector,
+  formatPassages,
+  formatPlaces,
   materials,
+  MOST_ENDS,
   newPart,
+  type Body,
   type CataloguePart,
   type Connector,
   type Fitting,
   type FittingKindId,
+  type GivenPart,
   type ShopCommand,
 } from '@gewinde/core';
 import {
@@ -32,25 +51,8 @@ import { refuse } from '../shared/field-problem';
 import { QuantityInput } from '../shared/quantity-input';
 import { endNotation, readNotation } from '../shared/read-notation';
 import { TextField } from '../shared/text-field';
-
-const text = (...validators: ((control: AbstractControl<string>) => ValidationErrors | null)[]) =>
-  new FormControl('', { nonNullable: true, validators });
-const read = (value: string): number => Number(value.trim().replace(',', '.'));
-/** A figure from `least` up, or nothing; whole where it counts pieces or days. */
-const figure =
-  (words: string, whole = false, least = 0) =>
-  ({ value }: AbstractControl<string>): ValidationErrors | null => {
-    if (value.trim() === '') return null;
-    const number = read(value);
-    if (!Number.isFinite(number)) return { said: `"${value}" is not ${words}.` };
-    if (number < least)
-      return { said: `${words.charAt(0).toUpperCase()}${words.slice(1)} is ${least === 0 ? 'not negative' : `at least ${least}`}.` };
-    return whole && !Number.isInteger(number) ? { said: `"${value}" is not a whole number.` } : null;
-  };
-/** Of a length, nothing is not a figure: it is left empty. */
-const aboveNothing = ({ value }: AbstractControl<number | null>): ValidationErrors | null =>
-  value === 0 ? { said: 'Leave it empty where it is not known: 0 mm cannot be.' } : null;
-const length = () => new FormControl<number | null>(null, { validators: [aboveNothing] });
+import { bodyAsSaid, bodyGroup, ENDS, givenBody } from './part-body';
+import { compact, figure, figureText, length, number, text } from './part-fields';
 
 /** A part being written: its ends in notation, drawn as they are typed; what is left empty follows from them. */
 @Component({
@@ -78,6 +80,8 @@ export class PartForm {
   readonly saved = output<CataloguePart>();
   readonly cancelled = output<void>();
   private readonly shop = inject(ShopStore);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly injector = inject(Injector);
   protected readonly preferences = inject(Preferences);
   protected readonly kinds: readonly Choice<FittingKindId | null>[] = [
     { value: null, name: 'by its ends' },
@@ -88,7 +92,8 @@ export class PartForm {
     ...materials.map((metal) => ({ value: metal, name: metal })),
   ];
   protected readonly form = new FormGroup({
-    ends: new FormArray([0, 1, 2, 3].map(() => text(endNotation))),
+    ends: new FormArray(ENDS.map(() => text(endNotation))),
+    body: bodyGroup(),
     name: text(),
     kind: new FormControl<FittingKindId | null>(null),
     angleDeg: text(figure('an angle')),
@@ -110,6 +115,15 @@ export class PartForm {
     { label: 'Across flats', control: this.form.controls.hexMm },
     { label: 'Bore', control: this.form.controls.boreMm },
   ];
+  protected readonly shapes: readonly Choice<Body['shape'] | null>[] = [
+    { value: null, name: 'by its ends' },
+    { value: 'round', name: 'round' },
+    { value: 'square', name: 'square' },
+  ];
+  protected readonly bodySizes = [
+    { label: 'Across', control: this.form.controls.body.controls.acrossMm },
+    { label: 'Height', control: this.form.controls.body.controls.heightMm },
+  ];
   /** Figures follow from the ends; they are laid open where one was said, or cannot be taken. */
   protected readonly figuresClosed = signal(true);
   protected readonly error = signal<string | null>(null);
@@ -119,8 +133,10 @@ export class PartForm {
   private readonly values = toSignal(this.form.valueChanges.pipe(map(() => this.form.getRawValue())), {
     initialValue: this.form.getRawValue(),
   });
-  /** How many of the four ends are asked for: one more than are said, two at least. */
-  protected readonly endsShown = computed(() => Math.min(4, Math.max(2, this.values().ends.findLastIndex((e) => e.trim() !== '') + 2)));
+  /** How many of the ends are asked for: one more than are said, two at least. */
+  protected readonly endsShown = computed(() =>
+    Math.min(MOST_ENDS, Math.max(2, this.values().ends.findLastIndex((e) => e.trim() !== '') + 2)),
+  );
   private readonly connectors = computed(() =>
     this.values()
       .ends.filter((e) => e.trim() !== '')
@@ -131,7 +147,21 @@ export class PartForm {
   protected readonly whole = computed((): Fitting | undefined => {
     const said = this.values();
     if (said.ends.some((e) => e.trim() !== '' && readNotation(e).connector === null) || this.connectors().length === 0) return undefined;
-    return newPart({ ...this.kept(), ...given(said), ends: this.connectors() });
+    return newPart({ ...this.kept(), ...given(said), ...this.body(), ends: this.connectors() });
+  });
+  /** What the part is, as it stands: whether it has a body is asked for by it. */
+  protected readonly kind = computed(() => {
+    const { kind } = this.values();
+    return kind ?? (this.connectors().length > 4 ? 'manifold' : null);
+  });
+  protected readonly bodied = computed(() => {
+    const kind = this.kind();
+    return kind !== null && fittingKind(kind).bodied === true;
+  });
+  /** What each end and passage is where nothing is said. */
+  protected readonly usual = computed(() => {
+    const body = this.whole()?.body;
+    return body ? { places: body.places.map((p) => formatPlaces([p])), passages: formatPassages(body.passages) } : null;
   });
   protected readonly drawing = computed(() => {
     const part = this.whole();
@@ -145,6 +175,11 @@ export class PartForm {
     });
   }
 
+  protected labelOf(end: number): string {
+    if (this.bodied()) return `End ${end + 1}`;
+    return end === 0 ? 'First end' : end === 1 ? 'Second end (none for a plug)' : 'Branch';
+  }
+
   protected async save(): Promise<void> {
     this.form.markAllAsTouched();
     this.error.set(null);
@@ -152,7 +187,7 @@ export class PartForm {
     if (!whole && this.connectors().length === 0)
       refuse({ ends: this.form.controls.ends.at(0) }, 'ends', 'Say its ends first, in notation such as npt 1/8 m.');
     this.openFigures();
-    if (!whole || this.form.invalid) return;
+    if (!whole || this.form.invalid) return this.toFirstRefused();
     const problem = checkFitting(whole)[0];
     if (problem) return this.refuse(problem.field, problem.message);
     this.busy.set(true);
@@ -169,6 +204,18 @@ export class PartForm {
     }
   }
 
+  /** What is refused may be out of sight. */
+  private toFirstRefused(): void {
+    afterNextRender(() => this.host.nativeElement.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus(), {
+      injector: this.injector,
+    });
+  }
+
+  private body(): Pick<GivenPart, 'body'> {
+    const kind = this.kind();
+    return kind && this.bodied() ? { body: givenBody(this.values().body, this.connectors(), kind) } : {};
+  }
+
   private command({ id, retired, ...part }: Fitting): ShopCommand {
     const before = this.part();
     if (!before) return { do: 'add-part', entry: { kind: 'fitting', part: { id, ...part } } };
@@ -182,24 +229,24 @@ export class PartForm {
 
   /** At the field it is about, whatever it is called there; below the form otherwise. */
   private refuse(field: string | undefined, message: string): void {
-    const { controls } = this.form;
+    // what is wrong with a body can be put right at its ends or at its passages: told below, it stands in nobody's way
+    const { body: _, ...controls } = this.form.controls;
     const named = { ...controls, ends: controls.ends.at(0), priceMinor: controls.price };
     if (!refuse(named, field, message)) this.error.set(message);
     this.openFigures();
   }
 
   private openFigures(): void {
-    const { kind, angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar } = this.form.controls;
-    if ([kind, angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar].some((control) => control.invalid))
-      this.figuresClosed.set(false);
+    const { angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar } = this.form.controls;
+    if ([angleDeg, lengthMm, hexMm, boreMm, material, massG, maxBar].some((control) => control.invalid)) this.figuresClosed.set(false);
   }
 
   private fill(part: Fitting | null): void {
-    const figureText = (value: number | undefined): string => (value === undefined ? '' : String(value));
     this.over = null;
     this.figuresClosed.set(part === null);
     this.form.reset({
-      ends: [0, 1, 2, 3].map((i) => (part?.ends[i] ? formatConnector(part.ends[i]) : '')),
+      ends: ENDS.map((i) => (part?.ends[i] ? formatConnector(part.ends[i]) : '')),
+      body: bodyAsSaid(part?.body),
       name: part?.name ?? '',
       kind: part?.kind ?? null,
       angleDeg: figureText(part?.angleDeg),
@@ -224,16 +271,15 @@ export class PartForm {
     if (!part) return {};
     const { id, legsMm, minTempC, maxTempC, retired, source } = part;
     const sameEnds = JSON.stringify(part.ends) === JSON.stringify(this.connectors());
-    return compact({ id, legsMm: sameEnds ? legsMm : undefined, minTempC, maxTempC, retired, source });
+    return compact<Fitting>({ id, legsMm: sameEnds ? legsMm : undefined, minTempC, maxTempC, retired, source });
   }
 }
 
 /** What was said in the form, as a part has it; what was left empty is not there. */
-function given(said: ReturnType<PartForm['form']['getRawValue']>): Partial<Fitting> {
-  const number = (value: string): number | undefined => (value.trim() === '' || !Number.isFinite(read(value)) ? undefined : read(value));
+function given(said: ReturnType<PartForm['form']['getRawValue']>): GivenPart {
   const words = (value: string): string | undefined => value.trim() || undefined;
   const price = number(said.price);
-  return compact({
+  return compact<GivenPart>({
     name: words(said.name),
     kind: said.kind ?? undefined,
     angleDeg: number(said.angleDeg),
@@ -250,8 +296,4 @@ function given(said: ReturnType<PartForm['form']['getRawValue']>): Partial<Fitti
     code: words(said.code),
     oneWay: said.oneWay || undefined,
   });
-}
-
-function compact(fields: { [K in keyof Fitting]?: Fitting[K] | undefined }): Partial<Fitting> {
-  return Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
 }

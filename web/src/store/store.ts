@@ -29,6 +29,7 @@ import {
   shopContracts,
   type AnswerOf,
   type CataloguePart,
+  type Fitting,
   type PartEntry,
   type PartFilter,
   type PartSection,
@@ -49,6 +50,7 @@ import { TopBar } from '../shell/top-bar';
 import { ImportDialog } from './import-dialog';
 import { PartCard } from './part-card';
 import { PartForm } from './part-form';
+import { UseDialog } from './use-dialog';
 import { PlainPartForm } from './plain-part-form';
 
 type Card = AnswerOf<typeof shopContracts.readPart>;
@@ -250,6 +252,11 @@ export class Store {
       this.shop.change({ do: 'edit-part', id, version, entry }),
       () => `${part.name} ${retired ? 'taken out of' : 'put back in'} the catalogue.${used}`,
     );
+  }
+
+  protected use(part: Fitting): void {
+    const dialog = this.modal.open(UseDialog, { ariaLabelledBy: 'use-title' });
+    (dialog.componentInstance as UseDialog).part.set(part);
   }
 
   protected async undo(): Promise<void> {

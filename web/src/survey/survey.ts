@@ -5,9 +5,12 @@ import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angula
 import {
   CommandError,
   componentDrawing,
+  componentKindOf,
   componentKinds,
+  findFitting,
   type Component as EngineComponent,
   type ComponentKind,
+  type Fitting,
   type Port,
 } from '@gewinde/core';
 import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
@@ -18,16 +21,18 @@ import { DrawingView } from '../shared/drawing';
 import { ChoiceField, plainChoices } from '../shared/choice-field';
 import { refuse } from '../shared/field-problem';
 import { Icon } from '../shared/icon';
+import { PartPicker } from '../shared/part-picker';
 import { RowForm } from '../shared/row-form';
 import { TextField } from '../shared/text-field';
 import { KeyboardCommands } from '../shell/keyboard-commands';
+import { ComponentPart } from './component-part';
 import { PortForm } from './port-form';
 import { PortTable } from './port-table';
 
 /** Walk round the engine: components in the rack, the chosen one drawn with its ports, new ports in one line of notation. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceField, DrawingView, Icon, NgbTooltip, PortForm, PortTable, ReactiveFormsModule, TextField],
+  imports: [ChoiceField, ComponentPart, DrawingView, Icon, NgbTooltip, PartPicker, PortForm, PortTable, ReactiveFormsModule, TextField],
   templateUrl: './survey.html',
   styleUrl: './survey.scss',
 })
@@ -57,7 +62,9 @@ export class Survey {
   protected readonly ports = computed(() => this.portsOf(this.chosen()));
   protected readonly drawing = computed(() => {
     const component = this.chosen();
-    return component && this.ports().length > 0 ? componentDrawing(component, this.ports(), { width: 400, height: 430 }) : null;
+    return component && this.ports().length > 0
+      ? componentDrawing(component, this.ports(), { width: 400, height: 430 }, this.partOf(component))
+      : null;
   });
 
   protected readonly nameWords = { required: 'A component needs a name.', pattern: 'A component needs a name.' };
@@ -91,6 +98,11 @@ export class Survey {
     return (this.view.document()?.ports ?? []).filter((p) => p.componentId === component?.id).sort((a, b) => a.order - b.order);
   }
 
+  private partOf({ part }: EngineComponent): Fitting | undefined {
+    const catalogue = this.view.catalogue();
+    return part && catalogue ? findFitting(catalogue, part.id) : undefined;
+  }
+
   protected edit(port: Port | null): void {
     this.editingId.set(port?.id ?? null);
   }
@@ -109,6 +121,17 @@ export class Survey {
       return;
     }
     this.adding.controls.name.reset();
+    this.goTo(id);
+  }
+
+  /** A part of the store is a component with all its ports at once. */
+  protected addPart(fitting: Fitting): void {
+    const id = uuid();
+    const name = fitting.name.split(',')[0]!.slice(0, 80);
+    this.store.attempt(
+      () => this.store.change({ do: 'add-component', id, kind: componentKindOf(fitting), name, part: { id: fitting.id, there: false } }),
+      `${name} added with its ports`,
+    );
     this.goTo(id);
   }
 

@@ -1,5 +1,6 @@
 import { parseThread, unThread, type Thread } from '../../threads/index.js';
 import type { Family } from './family-entry.js';
+import { TUBE_FLARE } from './tube-flare.js';
 import { flare45Threads, inchStraightThreads, invertedFlareThreads } from './flare-sizes.js';
 
 const from =
@@ -28,6 +29,9 @@ export const inchFamilies: readonly Family[] = [
     sizeKind: 'dash',
     sizes: Object.keys(inchStraightThreads),
     words: ['an', 'jic', 'flare', 'flare37'],
+    dashHead: 'an',
+    onBungs: true,
+    usuallySwivels: true,
     seats: [],
     genders: ['male', 'female'],
     maySwivel: true,
@@ -44,6 +48,7 @@ export const inchFamilies: readonly Family[] = [
     sizeKind: 'dash',
     sizes: Object.keys(flare45Threads),
     words: ['sae45', 'flare45'],
+    dashHead: 'sae45-',
     seats: [],
     genders: ['male', 'female'],
     maySwivel: true,
@@ -60,6 +65,8 @@ export const inchFamilies: readonly Family[] = [
     sizeKind: 'bore',
     sizes: Object.keys(invertedFlareThreads),
     words: ['inverted', 'inv'],
+    recognisedOnly: true,
+    threadAlone: TUBE_FLARE,
     seats: [],
     genders: ['male', 'female'],
     maySwivel: false,
@@ -76,7 +83,11 @@ export const inchFamilies: readonly Family[] = [
     sizeKind: 'dash',
     sizes: Object.keys(inchStraightThreads),
     words: ['orb'],
+    dashHead: 'orb',
+    onBungs: true,
+    chamfered: true,
     seats: ['fixed', 'adjustable'],
+    seatsOf: (_, gender) => (gender === 'male' ? ['fixed', 'adjustable'] : ['fixed']),
     plainSeat: 'fixed',
     genders: ['male', 'female'],
     maySwivel: false,
@@ -92,6 +103,7 @@ export const inchFamilies: readonly Family[] = [
     sizeKind: 'inch',
     sizes: inchPorts,
     words: ['inch'],
+    namedBySize: true,
     seats: ['washer'],
     genders: ['male', 'female'],
     maySwivel: false,

@@ -1,5 +1,6 @@
 import { kegSizes, kegThread, metricThread, parseThread, type Thread } from '../../threads/index.js';
 import type { Family } from './family-entry.js';
+import { TUBE_FLARE } from './tube-flare.js';
 
 /** Metric threads of ports, studs and senders. Which pitches the trade meets is common practice. */
 const metricPlumbing = (
@@ -45,6 +46,9 @@ export const metricFamilies: readonly Family[] = [
     sizeKind: 'metric',
     sizes: metricPlumbing,
     words: ['metric'],
+    onBungs: true,
+    chamfered: true,
+    namedBySize: true,
     seats: ['washer', 'oring'],
     genders: ['male', 'female'],
     maySwivel: false,
@@ -64,6 +68,7 @@ export const metricFamilies: readonly Family[] = [
     sizeKind: 'metric',
     sizes: kegSizes.map((size) => `M${size}`),
     words: ['keg'],
+    partners: [{ family: 'metric', seat: 'washer' }],
     seats: [],
     genders: ['male'],
     maySwivel: false,
@@ -96,6 +101,8 @@ export const metricFamilies: readonly Family[] = [
     sizeKind: 'metric',
     sizes: ['M10x1', 'M12x1', 'M14x1.5', 'M16x1.5'],
     words: ['bubble'],
+    recognisedOnly: true,
+    threadAlone: TUBE_FLARE,
     seats: [],
     genders: ['male', 'female'],
     maySwivel: false,
@@ -111,6 +118,13 @@ export const metricFamilies: readonly Family[] = [
     sizeKind: 'bolt',
     sizes: banjoSizes,
     words: ['banjo'],
+    inWords: (size) => `banjo bolt ${size} with its eye`,
+    otherGender: () => 'Leave it away; type the port it goes into as m12x1.5 f washer.',
+    aims: true,
+    partners: [
+      { family: 'metric', seat: 'washer' },
+      { family: 'un', seat: 'washer' },
+    ],
     seats: [],
     genders: ['male'],
     maySwivel: false,
@@ -130,6 +144,8 @@ export const metricFamilies: readonly Family[] = [
     genders: ['male', 'female'],
     maySwivel: false,
     shape: 'post',
+    land: 'seat',
+    threadAlone: 'A filter post has no seat of its own: only the gasket round it seals.',
     thread: boltSize,
     sealsOn: (gender) => (gender === 'male' ? 'the machined face round it, for a gasket' : 'its own gasket'),
     standard: "the filter maker's",

@@ -2,11 +2,13 @@ import { Type, type Static } from 'typebox';
 import { formatConnector } from '../../connectors/index.js';
 import { fittingKinds, type FittingKindId } from '../fitting-kinds.js';
 import { materials, type Fitting } from '../fitting.js';
+import { MOST_ENDS, type Body } from '../body-schema.js';
+import { formatBody, formatPassages, formatPlaces, readBody, readPassages, readPlaces } from './body-notation.js';
 import { readEnds, readLegs, readMass, readMoney, readOneOf, readQuantity, readWhole, readWords, readYes } from './read-cell.js';
 
 /** One column of a part list: what it is called here and elsewhere, how a cell is read, how it is written. */
 export interface PartColumn {
-  readonly id: keyof Fitting;
+  readonly id: Exclude<keyof Fitting, 'body'>;
   /** The heading that is written, with its unit. */
   readonly name: string;
   /** Other headings that mean the same, in lower case. */
@@ -16,7 +18,7 @@ export interface PartColumn {
   readonly write: (fitting: Fitting) => string;
 }
 
-const column = <K extends keyof Fitting>(
+const column = <K extends PartColumn['id']>(
   id: K,
   name: string,
   words: string,
@@ -67,13 +69,62 @@ export const partColumns: readonly PartColumn[] = [
   column('source', 'source', 'note, remark', 'measured', readWords(160)),
 ];
 
-/** The four columns that may stand for `ends`, one end each. */
-export const endColumns = ['end 1', 'end 2', 'end 3', 'end 4'] as const;
+/** One column of a part list that says something of the body of a part. */
+export interface BodyColumn {
+  readonly id: 'body' | 'places' | 'passages' | 'opensC' | 'fullOpenC';
+  readonly name: string;
+  readonly words: readonly string[];
+  readonly example: string;
+  readonly read: (text: string) => Partial<Body>;
+  readonly write: (body: Body) => string;
+}
 
-const columnKeys = [...partColumns.map((c) => c.id), ...endColumns];
+const celsius = readQuantity('temperature', -273);
+
+/** The columns of what is more than its ends: plates, filters, coolers, valves. */
+export const bodyColumns: readonly BodyColumn[] = [
+  { id: 'body', name: 'body', words: ['body size'], example: 'round 90 x 32', read: readBody, write: formatBody },
+  {
+    id: 'places',
+    name: 'places of its ends',
+    words: ['places', 'end places'],
+    example: 'block face: down; filter face: up; to cooler: out 90° h14',
+    read: (text) => ({ places: readPlaces(text) }),
+    write: ({ places }) => formatPlaces(places),
+  },
+  {
+    id: 'passages',
+    name: 'passages',
+    words: ['inner passages'],
+    example: '1 rim - 3; 4 - 2 rim; 1 core - 2 core',
+    read: (text) => ({ passages: readPassages(text) }),
+    write: ({ passages }) => formatPassages(passages),
+  },
+  {
+    id: 'opensC',
+    name: 'opens °C',
+    words: ['opens', 'opening temperature', 'begins to open'],
+    example: '80',
+    read: (text) => ({ opensC: celsius(text) }),
+    write: ({ opensC }) => String(opensC ?? ''),
+  },
+  {
+    id: 'fullOpenC',
+    name: 'fully open °C',
+    words: ['fully open', 'full open'],
+    example: '92',
+    read: (text) => ({ fullOpenC: celsius(text) }),
+    write: ({ fullOpenC }) => String(fullOpenC ?? ''),
+  },
+];
+
+/** The columns that may stand for `ends`, one end each. */
+export const endColumns = Array.from({ length: MOST_ENDS }, (_, i) => `end ${i + 1}`);
+
+const columnKeys: readonly string[] = [...partColumns, ...bodyColumns].map((c): string => c.id).concat(endColumns);
 
 /** Which column of the file is which: an index for each column that is there. */
-export const ColumnMappingSchema = Type.Unsafe<{ readonly [K in (typeof columnKeys)[number]]?: number }>(
+export const ColumnMappingSchema = Type.Unsafe<Readonly<Record<string, number>>>(
   Type.Object(Object.fromEntries(columnKeys.map((key) => [key, Type.Optional(Type.Integer({ minimum: 0, maximum: 200 }))])), {
     additionalProperties: false,
     title: 'ColumnMapping',
@@ -98,9 +149,10 @@ export function guessColumns(headings: readonly string[]): ColumnMapping {
     return at;
   };
   const pairs: [string, number][] = [];
-  for (const { id, name } of partColumns) pairs.push([id, find([name.toLowerCase(), id.toLowerCase()])]);
+  for (const { id, name } of [...partColumns, ...bodyColumns]) pairs.push([id, find([name.toLowerCase(), id.toLowerCase()])]);
   for (const end of endColumns)
     pairs.push([end, find([end, end.replace(' ', ''), end.replace('end', 'connection'), end.replace('end', 'thread')])]);
-  for (const { id, words } of partColumns) if ((pairs.find(([key]) => key === id)?.[1] ?? -1) < 0) pairs.push([id, find(words)]);
+  for (const { id, words } of [...partColumns, ...bodyColumns])
+    if ((pairs.find(([key]) => key === id)?.[1] ?? -1) < 0) pairs.push([id, find(words)]);
   return Object.fromEntries(pairs.filter(([, at]) => at >= 0));
 }

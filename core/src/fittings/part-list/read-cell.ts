@@ -1,4 +1,5 @@
 import { ConnectorSyntaxError, parseConnector, type Connector } from '../../connectors/index.js';
+import { MOST_ENDS } from '../body-schema.js';
 import { parseQuantity, QuantitySyntaxError, type QuantityKind } from '../../units/index.js';
 
 /** A cell of a part list that cannot be read, in words. */
@@ -93,12 +94,12 @@ export function readEnd(text: string): Connector {
 /** `npt 1/8 m + an6 m`; also with `;` or `|` between. */
 export function readEnds(text: string): Connector[] {
   const ends = text.split(/[+;|]/).filter((part) => part.trim() !== '');
-  if (ends.length === 0 || ends.length > 4) throw new CellError(`${ends.length} ends, and a part has one to four.`);
+  if (ends.length === 0 || ends.length > MOST_ENDS) throw new CellError(`${ends.length} ends, and a part has one to twelve.`);
   return ends.map(readEnd);
 }
 
 export function readLegs(text: string): number[] {
   const legs = text.split(/[;|+]/).filter((part) => part.trim() !== '');
-  if (legs.length > 4) throw new CellError('More than four legs.');
+  if (legs.length > MOST_ENDS) throw new CellError('More than twelve legs.');
   return legs.map(readQuantity('length'));
 }

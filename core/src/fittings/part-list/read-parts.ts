@@ -1,10 +1,14 @@
 import { Type, type Static } from 'typebox';
 import { formatConnector, type Connector } from '../../connectors/index.js';
 import type { Frozen } from '../../schema/index.js';
+import type { Body } from '../body-schema.js';
 import { checkFitting } from '../check-fitting.js';
+import { lengthBetween } from '../end-frames.js';
+import { fittingKind } from '../fitting-kinds.js';
 import { kindOf, type Fitting } from '../fitting.js';
+import { commonBody } from '../standard/common-body.js';
 import { adapter, branched, single } from '../standard/adapter.js';
-import { endColumns, partColumns, type ColumnMapping } from './columns.js';
+import { bodyColumns, endColumns, partColumns, type ColumnMapping } from './columns.js';
 import { CellError, readEnd } from './read-cell.js';
 
 /** What is wrong in one line of the file. Lines are counted as a spreadsheet does: the headings are line 1. */
@@ -44,7 +48,7 @@ export function readParts(rows: readonly (readonly string[])[], mapping: ColumnM
     const problems: LineError[] = [];
     const given = readRow(row, mapping, (column, message) => problems.push({ line, column, message }));
     const known = (given.id && byId.get(given.id)) || (given.code && byCode.get(given.code.toLowerCase())) || undefined;
-    const next = problems.length > 0 ? undefined : known ? { ...known, ...given, id: known.id } : newPart(given);
+    const next = problems.length > 0 ? undefined : known ? changedPart(known, given) : newPart(given);
     if (problems.length === 0 && !next)
       problems.push({ line, column: 'ends', message: 'The part is not in the catalogue, and the line does not say its ends.' });
     if (next) {
@@ -72,7 +76,7 @@ export function readParts(rows: readonly (readonly string[])[], mapping: ColumnM
   return { added, changed, unchanged, errors };
 }
 
-function readRow(row: readonly string[], mapping: ColumnMapping, say: (column: string, message: string) => void): Partial<Fitting> {
+function readRow(row: readonly string[], mapping: ColumnMapping, say: (column: string, message: string) => void): GivenPart {
   const given: Record<string, unknown> = {};
   const attempt = (column: string, read: () => void): void => {
     try {
@@ -87,6 +91,13 @@ function readRow(row: readonly string[], mapping: ColumnMapping, say: (column: s
     const text = at === undefined ? '' : (row[at] ?? '').trim();
     if (text !== '') attempt(name, () => (given[id] = read(text)));
   }
+  let body: Partial<Body> | undefined;
+  for (const { id, name, read } of bodyColumns) {
+    const at = mapping[id];
+    const text = at === undefined ? '' : (row[at] ?? '').trim();
+    if (text !== '') attempt(name, () => (body = { ...body, ...read(text) }));
+  }
+  if (body) given['body'] = body;
   const ends: Connector[] = [];
   for (const end of endColumns) {
     const at = mapping[end];
@@ -97,10 +108,29 @@ function readRow(row: readonly string[], mapping: ColumnMapping, say: (column: s
   return given;
 }
 
-/** A new part: what the line says, the rest by common proportions; undefined without ends. */
-export function newPart(given: Partial<Fitting>): Fitting | undefined {
-  const { ends } = given;
+/** What is said of a part; of its body perhaps only some. */
+export type GivenPart = Omit<Partial<Fitting>, 'body'> & { readonly body?: Partial<Body> };
+
+/** A part the catalogue has, in what is said of it anew. */
+function changedPart(known: Fitting, given: GivenPart): Fitting {
+  const { body: said, ...rest } = given;
+  const part: Fitting = { ...known, ...rest, id: known.id };
+  if (!said) return part;
+  return withBody(part, { ...(known.body ?? commonBody(part.ends, part.kind ?? kindOf(part))), ...said });
+}
+
+/** A new part: what is said of it, the rest by common proportions; undefined without ends. */
+export function newPart(given: GivenPart): Fitting | undefined {
+  const { ends, body: said, ...rest } = given;
   if (!ends || ends.length === 0) return undefined;
+  const kind = given.kind ?? (said || ends.length > 4 ? 'manifold' : undefined);
+  if (kind && fittingKind(kind).bodied) {
+    const name = `${capital(kind)}, ${ends.map(formatConnector).join(', ')}`;
+    const bare: Fitting = { id: '', name, source: PROPORTIONS, ...rest, ends, kind };
+    // two plates may have the same ends: they are told apart by their names
+    const slug = `${kind} ${rest.name ?? ends.map(formatConnector).join('+')}`.replace(/\s+/g, '-').slice(0, 80);
+    return withBody({ ...bare, id: given.id ?? ownId(given) ?? slug }, { ...commonBody(ends, kind), ...said });
+  }
   const [a, b] = ends;
   const angle = given.angleDeg ?? 0;
   const proportions = ends.length === 1 ? single(a!) : ends.length === 2 ? adapter(a!, b!, angle) : branched(ends);
@@ -111,12 +141,32 @@ export function newPart(given: Partial<Fitting>): Fitting | undefined {
   const part: Fitting = {
     ...figures,
     name: ends.map(formatConnector).join(' to '),
-    source: 'ends by their standards, the rest by common proportions',
+    source: PROPORTIONS,
     ...(legs ? { legsMm: legs } : {}),
-    ...given,
-    id: given.id ?? (given.code ? `own-${given.code.toLowerCase().replace(/[^a-z0-9.]+/g, '-')}` : proportions.id),
+    ...rest,
+    ends,
+    id: given.id ?? ownId(given) ?? proportions.id,
   };
-  return { ...part, kind: part.kind ?? kindOf(part) };
+  const whole = { ...part, kind: part.kind ?? kindOf(part) };
+  // a body on what has none is told by the check, not dropped
+  return said ? { ...whole, body: { ...commonBody(ends, whole.kind), ...said } } : whole;
+}
+
+const PROPORTIONS = 'ends by their standards, the rest by common proportions';
+
+function ownId({ code }: GivenPart): string | undefined {
+  return code ? `own-${code.toLowerCase().replace(/[^a-z0-9.]+/g, '-')}` : undefined;
+}
+
+/** A part with its body; what it adds to a stack is what lies between its first two ends. */
+function withBody(part: Fitting, body: Body): Fitting {
+  const whole = { ...part, body };
+  const placed = body.places.length === part.ends.length;
+  return { ...whole, lengthMm: placed && part.ends.length > 1 ? lengthBetween(whole, 0, 1) : body.heightMm };
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 function scaledLegs(legs: readonly number[], length: number): number[] {

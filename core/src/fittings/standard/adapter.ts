@@ -1,4 +1,4 @@
-import { bareConnector, endForm, formatConnector, type Connector } from '../../connectors/index.js';
+import { bareConnector, endForm, familyById, formatConnector, shapeOf, type Connector } from '../../connectors/index.js';
 import { kindOf, type Fitting, type Material } from '../fitting.js';
 import { fittingKind, type FittingKindId } from '../fitting-kinds.js';
 
@@ -39,7 +39,7 @@ function partId(ends: readonly Connector[], angleDeg: number, { kind, material, 
 /** An adapter between two connectors with dimensions that follow from its ends. */
 export function adapter(a: Connector, b: Connector, angleDeg: number, make: Make = {}): Fitting {
   const forms = [endForm(a), endForm(b)] as const;
-  const banjo = a.family === 'banjo';
+  const banjo = shapeOf(a) === 'banjo';
   const hexMm = Math.max(forms[0].hexMm, forms[1].hexMm, make.bodyHex ?? 0);
   const boreMm = make.boreMm ?? tenth(Math.min(forms[0].boreMm, forms[1].boreMm));
   const legsMm = angleDeg
@@ -67,7 +67,7 @@ export function branched(ends: readonly Connector[], make: Make = {}): Fitting {
 export function single(end: Connector, make: Make = {}): Fitting {
   const form = endForm(bareConnector(end));
   const hexMm = form.hexMm;
-  const bung = end.family === 'bung';
+  const bung = familyById(end.family).carries === true;
   return part(
     [end],
     make,

@@ -59,7 +59,8 @@ describe('the standard adapters', () => {
 
 describe('the kinds', () => {
   it('are all made, each with as many ends as it has', () => {
-    for (const kind of fittingKinds) {
+    // what has a body is a maker's own: no standard says it
+    for (const kind of fittingKinds.filter((k) => !('bodied' in k))) {
       const made = all.filter((f) => kindOf(f) === kind.id);
       expect(made.length).toBeGreaterThan(4);
       for (const f of made) {

@@ -41,6 +41,14 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
   const fittingIds = new Set([...knownFittings, ...file.parts.fittings.map((f) => f.id)]);
   const hoseIds = new Set(file.parts.hoses.map((h) => h.id));
   const hoseEndIds = new Set(file.parts.hoseEnds.map((e) => e.id));
+  file.components.forEach((component, i) => {
+    const part = component.part && file.parts.fittings.find((f) => f.id === component.part!.id);
+    if (component.part && !fittingIds.has(component.part.id))
+      fail(`${component.name} is a part "${component.part.id}" that is neither in the file nor in the catalogue.`, `components/${i}/part`);
+    // what of a part that only the catalogue has can be told once it is put together
+    if (part || !component.part)
+      checkPartPorts(component, part ?? undefined, (message, port) => fail(message, `components/${i}/ports/${port}/end`));
+  });
   file.lines.forEach((line, i) => {
     if (numbers.has(line.number)) fail(`Two lines have the number L${line.number}.`, `lines/${i}/number`);
     numbers.add(line.number);
@@ -86,6 +94,19 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
     if (missing) fail(`The ${sensor.name} of port "${key}" moves with a fitting "${missing.id}" that nobody has.`, 'components');
   }
   return connectors;
+}
+
+/** A port that is an end names one that the part has, each once. */
+function checkPartPorts(
+  { name, ports }: JobFile['components'][number],
+  part: JobFile['parts']['fittings'][number] | undefined,
+  fail: (message: string, port: number) => never,
+): void {
+  ports.forEach(({ key, end }, j) => {
+    if (end === undefined) return;
+    if (!part?.ends[end]) fail(`Port "${key}" is end ${end + 1} of ${part ? 'a part that has fewer' : `a part, and ${name} is none`}.`, j);
+    if (ports.findIndex((p) => p.end === end) !== j) fail(`Two ports of ${name} are its end ${end + 1}.`, j);
+  });
 }
 
 /** One way more than pieces, and each key once. */

@@ -33,7 +33,7 @@ export function documentOfFile(
   const components = file.components.map(({ key, ports, ...c }, order) => ({ id: newId(), key, ports, ...c, order }));
   return {
     job: { id: jobId, ...file.job, number, archived: false, version: 1, updatedAt },
-    components: components.map(({ key: _key, ports: _ports, ...c }) => ({ ...c, jobId, version: 1 })),
+    components: components.map(({ key: _key, ports: _ports, part, ...c }) => ({ ...c, ...(part ? { part } : {}), jobId, version: 1 })),
     ports: components.flatMap(({ id: componentId, ports }) =>
       ports.map(({ key, connector: _notation, sensor, ...port }, order) => ({
         ...port,

@@ -15,6 +15,8 @@ const steps: Readonly<Record<number, (file: Loose, knownParts: ReadonlySet<strin
   3: dropWishesForUnknownParts,
   // a line is a path of ways and pieces, its hoses and ends named by their ids
   4: linesAsPaths,
+  // a component may be a part of the catalogue, and parts have bodies: nothing that an earlier file could have said
+  5: (file) => file,
 };
 
 /** A file of an earlier version as the newest one says it. */

@@ -19,6 +19,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
       kind: component.kind,
       name: component.name,
       note: component.note,
+      ...(component.part ? { part: component.part } : {}),
       ports: ports.map((port, j) => {
         keys.set(port.id, `${key}.P${j + 1}`);
         return { key: `${key}.P${j + 1}`, port };
@@ -32,6 +33,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     note: port.note,
     connector: formatPortThread(port),
     ...(port.openEnd ? { openEnd: true } : {}),
+    ...(port.end === undefined ? {} : { end: port.end }),
     ...(port.sensor ? { sensor: writtenSensor(port.sensor, keys) } : {}),
   });
   const branches = <B extends { portId?: string }>(list: readonly B[]) =>
@@ -69,8 +71,12 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
 }
 
 /** The catalogue rows a job uses, each once, in the order of the catalogue. */
-function usedParts({ lines, ports }: JobDocument, catalogue: Catalogue): JobFile['parts'] {
-  const fittings = new Set([...lines.flatMap(fittingsNamed), ...ports.flatMap(sensorLinks).map((link) => link.id)]);
+function usedParts({ components, lines, ports }: JobDocument, catalogue: Catalogue): JobFile['parts'] {
+  const fittings = new Set([
+    ...components.flatMap((c) => (c.part ? [c.part.id] : [])),
+    ...lines.flatMap(fittingsNamed),
+    ...ports.flatMap(sensorLinks).map((link) => link.id),
+  ]);
   const pieces = lines.flatMap((l) => l.pieces);
   const hoses = new Set(pieces.map((p) => p.hose));
   const ends = new Set(pieces.flatMap((p) => [p.endA, p.endB]));

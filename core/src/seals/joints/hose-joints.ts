@@ -1,5 +1,5 @@
 import { formatDash } from '../../units/index.js';
-import { clampMakeUp, flangeMakeUp, gasketMakeUp, pushMakeUp } from '../make-up.js';
+import { clampMakeUp, flangeMakeUp, pushMakeUp } from '../make-up.js';
 import type { SealingPair } from './sealing-pair.js';
 
 const clamped = (male: string, reason: string): SealingPair => ({
@@ -46,18 +46,6 @@ export const hoseJoints: readonly SealingPair[] = [
       makeUp: { ...pushMakeUp, note: "By the maker's way: turn, push or screw until it locks, then tug." },
       dressing: 'Clean faces; a drop of oil on the ring.',
       source: "the maker's",
-    }),
-  },
-  {
-    male: 'post',
-    female: 'post',
-    joint: () => ({
-      kind: 'gasket',
-      seal: { method: 'its gasket on the machined face', consumables: [{ item: 'filter or plate gasket', quantity: 1 }] },
-      reason: 'The gasket lies on the machined face round the post; the thread only holds.',
-      makeUp: gasketMakeUp,
-      dressing: 'Oil the gasket; see that the old one did not stay on the face.',
-      source: 'common practice',
     }),
   },
 ];

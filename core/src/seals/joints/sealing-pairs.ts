@@ -1,5 +1,6 @@
 import type { Connector } from '../../connectors/index.js';
 import { coneJoints } from './cone-joints.js';
+import { postJoint } from './face-joints.js';
 import { flangeJoint, hoseJoints } from './hose-joints.js';
 import type { Mating } from '../mating.js';
 import { ringJoints } from './ring-joints.js';
@@ -8,7 +9,7 @@ import { taperJoints } from './taper-joints.js';
 import { washerJoints } from './washer-joints.js';
 
 const byPair = new Map<string, SealingPair[]>();
-for (const pair of [...coneJoints, ...ringJoints, ...washerJoints, ...taperJoints, ...hoseJoints, flangeJoint]) {
+for (const pair of [...coneJoints, ...ringJoints, ...washerJoints, ...taperJoints, ...hoseJoints, flangeJoint, postJoint]) {
   const key = `${pair.male}>${pair.female}`;
   byPair.set(key, [...(byPair.get(key) ?? []), pair]);
 }

@@ -6,6 +6,7 @@ import * as changes from './20261128_changes.js';
 import * as paths from './20261130_paths.js';
 import * as parts from './20261201_parts.js';
 import * as found from './20261202_found.js';
+import * as bodies from './20261203_bodies.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -15,4 +16,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261130_paths': paths,
   '20261201_parts': parts,
   '20261202_found': found,
+  '20261203_bodies': bodies,
 };
