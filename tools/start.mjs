@@ -45,7 +45,12 @@ try {
 } catch (error) {
   stop(error.message);
 }
-if (!stopping) {
+/** When it was started, of the last minute: a server that is killed is started again, but not for ever. */
+const starts = [];
+const MOST_STARTS = 5;
+
+function startServer() {
+  starts.push(Date.now());
   server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     detached: true, // Ctrl+C reaches this script alone, which stops server and database in their order
@@ -54,7 +59,8 @@ if (!stopping) {
       GEWINDE_DATABASE_URL: ownDatabase ?? database?.url('gewinde'),
       GEWINDE_PORT: String(options.port),
       GEWINDE_WEB_ROOT: join(root, 'web/dist/web/browser'),
-      GEWINDE_DEMO: options.demo,
+      // what was put back once is not put back again
+      GEWINDE_DEMO: starts.length > 1 && options.demo === 'reset' ? 'once' : options.demo,
     },
   });
   server.once('message', () => {
@@ -62,7 +68,20 @@ if (!stopping) {
     noteAddress(lockFile, { address, ...(database ? { socket: database.socket } : {}) });
     console.log(`\n  Gewinde is ready: ${address}\n  Stop with Ctrl+C.\n`);
   });
-  server.once('exit', (code) => void shutDown(code ?? 1));
+  server.once('exit', (code, signal) => {
+    if (stopping) return;
+    const recent = starts.filter((at) => at > Date.now() - 60_000).length;
+    if (signal === null || recent >= MOST_STARTS) {
+      if (signal !== null) console.error(`The server has been ended ${recent} times within a minute. Stopping.`);
+      return void shutDown(code ?? 1);
+    }
+    console.error(`The server was ended by ${signal}; what was acknowledged is kept. Starting it again.`);
+    startServer();
+  });
+}
+
+if (!stopping) {
+  startServer();
   database?.exited.then(() => {
     if (!stopping) console.error('The database has stopped; what was acknowledged is kept. Stopping; start again with npm start.');
     void shutDown(1);
@@ -72,7 +91,7 @@ if (!stopping) {
 async function shutDown(code) {
   if (stopping) return;
   stopping = true;
-  if (server && server.exitCode === null) {
+  if (server && server.exitCode === null && server.signalCode === null) {
     const gone = new Promise((resolve) => server.once('exit', resolve));
     server.kill('SIGTERM');
     const late = setTimeout(() => server.kill('SIGKILL'), 8000);

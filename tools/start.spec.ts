@@ -1,8 +1,9 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gunzipSync, gzipSync } from 'node:zlib';
 import { freePort } from './database.mjs';
 
 /** The start command as a user runs it, on a data folder and a port of its own: one story, each boot of it for several ends. */
@@ -108,12 +109,41 @@ it('keeps what was acknowledged through a killed server and a killed database', 
   expect((await demo()).name).toBe('Spoiled');
   app.child.kill('SIGKILL'); // this time the database is left behind
   await app.ended;
+  const next = start();
+  await next.ready;
+  expect(next.output()).toContain('Found the database of a copy that was killed');
+  next.child.kill('SIGINT');
+  expect(await next.ended).toBe(0);
 });
 
-it('finds the database that was left behind, puts the demo back, and ends in order', async () => {
+/** The server of a start command: the process that it started from the server's folder. */
+function serverOf(parent: number): number {
+  for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
+    const status = spawnSync('cat', [`/proc/${pid}/status`, `/proc/${pid}/cmdline`], { encoding: 'utf8' }).stdout;
+    if (status.includes(`PPid:\t${parent}\n`) && status.includes('server/dist/main.js')) return Number(pid);
+  }
+  throw new Error('no server');
+}
+
+it('starts a server that was killed again, with all that was acknowledged; not for ever', async () => {
+  const app = start();
+  await app.ready;
+  expect((await post('/api/jobs', { number: '7003', name: 'Before the kill' })).status).toBe(201);
+  for (let time = 1; time <= 5; time++) {
+    process.kill(serverOf(app.child.pid!), 'SIGKILL');
+    if (time === 5) break;
+    for (let tries = 0; app.output().split('Gewinde is ready').length < time + 2 && tries < 300; tries++)
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(await numbers()).toContain('7003');
+  }
+  expect(await app.ended).not.toBe(0);
+  expect(app.output()).toContain('The server was ended by SIGKILL; what was acknowledged is kept. Starting it again.');
+  expect(app.output()).toContain('ended 5 times within a minute');
+});
+
+it('puts the demo back, and ends in order', async () => {
   const app = start('--reset-demo');
   await app.ready;
-  expect(app.output()).toContain('Found the database of a copy that was killed');
   expect((await demo()).name).toBe('Magpie');
   expect(await numbers()).toContain('7002');
   app.child.kill('SIGINT');
@@ -125,6 +155,17 @@ it('restores a backup, refuses a spoiled one, and starts without the demo jobs w
   const spoiled = join(data, 'spoiled.sql.gz');
   writeFileSync(spoiled, readFileSync(file).subarray(0, 2000));
   expect(run('restore.mjs', spoiled).stderr).toContain('not a backup, or it is damaged');
+  // whole to look at, but it cannot be loaded, and it would have the client do what is no SQL
+  const sql = gunzipSync(readFileSync(file)).toString('utf8');
+  const touched = join(data, 'touched');
+  writeFileSync(spoiled, gzipSync(sql.replace('CREATE TABLE `marks`', `\\! touch ${touched}\nCREATE TABLE jobs`)));
+  expect(run('restore.mjs', spoiled).stderr).toContain('What was there before has been put back');
+  expect(existsSync(touched)).toBe(false);
+  const kept = start('--empty');
+  await kept.ready;
+  expect(await numbers()).toContain('7002');
+  kept.child.kill('SIGINT');
+  await kept.ended;
   expect(run('restore.mjs', file).stdout).toContain('Restored from');
   const app = start('--empty');
   await app.ready;

@@ -5,8 +5,9 @@ import { drillRoutes } from './drill/drill-routes.js';
 import { healthRoutes } from './health/health-routes.js';
 import { liveRoutes } from './history/live-routes.js';
 import { jobRoutes } from './jobs/job-routes.js';
-import { handleErrors } from './plugins/errors.js';
+import { errorsBeforeRoutes, handleErrors } from './plugins/errors.js';
 import { describeApi } from './plugins/openapi.js';
+import { ownAddressOnly } from './plugins/own-address.js';
 import { secure } from './plugins/security.js';
 import type { App } from './plugins/app-type.js';
 import { serveWeb } from './plugins/web-files.js';
@@ -19,18 +20,24 @@ export interface AppOptions {
   /** Folder of the built web app; without it only the API is served. */
   readonly webRoot?: string;
   readonly requestsPerMinute?: number;
+  /** Names it is asked for by, beside those of the loopback. */
+  readonly hosts?: readonly string[];
   readonly logger?: FastifyServerOptions['logger'];
 }
 
 /** The server, ready to listen. It keeps no state of its own: several may run on one database. */
-export async function buildApp({ db, webRoot, requestsPerMinute = 3000, logger = false }: AppOptions): Promise<App> {
+export async function buildApp({ db, webRoot, requestsPerMinute = 3000, hosts = [], logger = false }: AppOptions): Promise<App> {
   const app = Fastify({
     logger,
     bodyLimit: 256 * 1024,
     forceCloseConnections: true,
+    // a body that trickles in is cut off
+    requestTimeout: 60_000,
+    ...errorsBeforeRoutes,
     ajv: { customOptions: { removeAdditional: false, coerceTypes: false, allErrors: false, discriminator: true } },
   });
   handleErrors(app);
+  ownAddressOnly(app, hosts);
   await secure(app, requestsPerMinute);
   await describeApi(app);
   const feature = { db };

@@ -3,34 +3,55 @@ import { ensureStandardCatalogue } from './catalogue/catalogue-store.js';
 import { readConfig } from './config.js';
 import { connectDatabase, migrate } from './database/connect.js';
 import { loadDemo } from './demo/load-demo.js';
+import type { App } from './plugins/app-type.js';
 
-const config = readConfig(process.env);
+const config = inPlainWords(() => readConfig(process.env));
 const db = connectDatabase(config.databaseUrl);
-await migrate(db);
-await ensureStandardCatalogue(db);
-if (config.demo !== 'none') await loadDemo(db, config.demo === 'reset');
-const app = await buildApp({ db, ...(config.webRoot ? { webRoot: config.webRoot } : {}), logger: { level: 'warn' } });
+let app: App | undefined;
 
 let stopping = false;
-const stop = async (): Promise<void> => {
+const stop = async (code = 0): Promise<void> => {
   if (stopping) return;
   stopping = true;
-  await app.close();
+  await app?.close();
   await db.destroy();
-  process.exit(0);
+  process.exit(code);
 };
+// before anything is done to the database: whoever stops a start is heard at once
 process.on('SIGTERM', () => void stop());
 process.on('SIGINT', () => void stop());
 // the start script is gone, however it went: do not stay behind without a database
 process.on('disconnect', () => void stop());
 
 try {
+  await migrate(db);
+  await ensureStandardCatalogue(db);
+  if (config.demo !== 'none') await loadDemo(db, config.demo === 'reset');
+  app = await buildApp({ db, hosts: config.hosts, ...(config.webRoot ? { webRoot: config.webRoot } : {}), logger: { level: 'warn' } });
   await app.listen({ host: config.host, port: config.port });
   process.send?.('ready');
   console.log(`Gewinde listens on http://${config.host}:${config.port}`);
 } catch (error) {
-  const busy = (error as { code?: string }).code === 'EADDRINUSE';
-  console.error(busy ? `Port ${config.port} is in use by another program. Set GEWINDE_PORT to another one.` : error);
-  await db.destroy();
-  process.exit(busy ? 3 : 1);
+  if (!stopping) {
+    const { code, message } = error as { code?: string; message: string };
+    const busy = code === 'EADDRINUSE';
+    console.error(
+      busy
+        ? `Port ${config.port} is in use by another program. Set GEWINDE_PORT to another one.`
+        : code && /^E(CONN|HOST|TIMEDOUT|ACCES|R_)/.test(code)
+          ? `The database cannot be used: ${message}`
+          : error,
+    );
+    await stop(busy ? 3 : 1);
+  }
+}
+
+function inPlainWords<T>(read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    console.error(error.message);
+    process.exit(2);
+  }
 }

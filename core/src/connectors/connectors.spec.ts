@@ -87,6 +87,11 @@ describe('notation', () => {
     expect(error.suggestion).toBe(suggestion);
   });
 
+  it.each(Object.getOwnPropertyNames(Object.prototype))('takes %s for no word of its own', (word) => {
+    for (const text of [`an6 ${word}`, `npt 1/8 f ${word}`, `${word} 6 m`])
+      expect(() => parseConnector(text)).toThrow(ConnectorSyntaxError);
+  });
+
   it('throws nothing but its own error, with a place inside the text', () => {
     const word = fc.constantFrom('an', 'orb', 'npt', 'm14x1.5', 'm', 'f', '1/8', '-6', '6', 'washer', 'x', '/', 'banjo', '10mm', '½');
     fc.assert(

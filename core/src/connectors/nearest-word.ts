@@ -13,8 +13,12 @@ export function editDistance(a: string, b: string): number {
   return rows[a.length]![b.length]!;
 }
 
+const LONGEST = 24;
+
 /** The known word closest to what was typed, if it is close enough to be meant. */
 export function nearestWord(typed: string, known: readonly string[]): string | undefined {
+  // no word of the notation is that long: nothing is near it
+  if (typed.length > LONGEST) return undefined;
   const limit = typed.length <= 3 ? 1 : 2;
   return known
     .map((word) => ({ word, distance: editDistance(typed, word) }))

@@ -74,10 +74,10 @@ function takeWord(reading: Reading, token: Token, text: string): void {
     reading.wrapper = { family, token, word };
   } else if (family) {
     reading.family = oneOf(reading.family, { family, token, word });
-  } else if (word in GENDER_WORDS) {
+  } else if (GENDER_WORDS.has(word)) {
     if (reading.gender) throw twice(token, 'Male or female is said twice.');
-    reading.gender = { gender: GENDER_WORDS[word]!, token };
-  } else if (word in SEAT_WORDS) takeSeat(reading, token, SEAT_WORDS[word]!);
+    reading.gender = { gender: GENDER_WORDS.get(word)!, token };
+  } else if (SEAT_WORDS.has(word)) takeSeat(reading, token, SEAT_WORDS.get(word)!);
   else if (SWIVEL_WORDS.includes(word)) reading.swivel = token;
   else if (!FILLER.includes(word)) throw unknownWord(token, word, text);
 }

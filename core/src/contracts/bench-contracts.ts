@@ -1,11 +1,12 @@
 import { Type } from 'typebox';
 import { DrillResultsSchema, DrillVerdictSchema, FittingSeenSchema, JawsSchema, PlaceSchema, ReadingSchema } from '../drill/index.js';
+import { Words } from '../schema/index.js';
 import { contract } from './contract.js';
 
 const strict = { additionalProperties: false } as const;
 const FittingId = Type.String({ minLength: 1, maxLength: 20 });
 const ReadingAsked = Type.Object({ fitting: FittingId, jaws: JawsSchema, place: PlaceSchema }, strict);
-const Apprentice = Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' });
+const Apprentice = Words(60);
 const WhoseDrill = Type.Object({ apprentice: Apprentice }, strict);
 
 export const benchContracts = {

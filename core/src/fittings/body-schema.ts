@@ -35,7 +35,7 @@ export const endFacings = ['down', 'up', 'out'] as const;
 export const EndPlaceSchema = Type.Object(
   {
     /** What it is called there: `block face`, `to cooler`. */
-    name: Type.Optional(Type.String({ maxLength: 40, pattern: '^[^:;]*\\S[^:;]*$' })),
+    name: Type.Optional(Type.String({ maxLength: 40, pattern: '^(?!.*[:;\\p{Cc}\\p{Cs}\\u202a-\\u202e\\u2066-\\u2069]).*\\S' })),
     faces: OneOf(endFacings),
     /** Round the axis, degrees clockwise as seen from above. */
     clockDeg: Type.Optional(Type.Number({ minimum: 0, exclusiveMaximum: 360 })),

@@ -1,10 +1,11 @@
 import { Type } from 'typebox';
+import { Words, WordsOrNone } from '../schema/index.js';
 
 /** What a part of any kind says of buying and keeping it. Money in minor units: for one piece, of hose for a metre. */
 export const OfferFields = {
-  supplier: Type.Optional(Type.String({ maxLength: 80 })),
+  supplier: Type.Optional(WordsOrNone(80)),
   /** The supplier's order code; no two parts of a catalogue share one. */
-  code: Type.Optional(Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' })),
+  code: Type.Optional(Words(60)),
   /** Pieces, or full metres of hose, on the shelf. */
   shelf: Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000 })),
   /** Days until it arrives when ordered. */

@@ -1,10 +1,10 @@
 import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
 import { OfferFields, PriceMinor } from '../fittings/index.js';
-import type { Frozen } from '../schema/index.js';
+import { Words, WordsOrNone, type Frozen } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: 80 });
-const Name = Type.String({ minLength: 1, maxLength: 160 });
+const Name = Words(160);
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
 const Dash = Type.Integer({ minimum: 1, maximum: 64 });
 
@@ -22,7 +22,7 @@ export const HoseSchema = Type.Object(
     workingBar: Type.Number({ minimum: 0, maximum: 2000 }),
     minTempC: Type.Number({ minimum: -100, maximum: 500 }),
     maxTempC: Type.Number({ minimum: -100, maximum: 500 }),
-    source: Type.String({ maxLength: 160 }),
+    source: WordsOrNone(160),
     pricePerMetreMinor: PriceMinor,
     ...OfferFields,
   },
@@ -49,7 +49,7 @@ export const HoseEndSchema = Type.Object(
     socketLengthMm: Millimetres,
     /** Radius of the bent tube to its centreline; 0 for a straight end. */
     bendRadiusMm: Millimetres,
-    source: Type.String({ maxLength: 160 }),
+    source: WordsOrNone(160),
     priceMinor: PriceMinor,
     ...OfferFields,
   },

@@ -4,7 +4,7 @@ import { ConnectorSchema } from '../connectors/index.js';
 import { EndIndex } from '../fittings/index.js';
 import { fluidIds } from '../fluids/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
-import { OneOf } from '../schema/index.js';
+import { OneOf, Text } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
 
 const strict = { additionalProperties: false } as const;
@@ -165,7 +165,7 @@ export const foundActions = [
   'thread chased',
 ] as const;
 export const FoundSchema = Type.Object(
-  { joint: JointIdSchema, state: OneOf(foundStates), action: OneOf(foundActions), words: Type.String({ maxLength: 200 }) },
+  { joint: JointIdSchema, state: OneOf(foundStates), action: OneOf(foundActions), words: Text(200) },
   { ...strict, title: 'Found' },
 );
 

@@ -7,6 +7,7 @@ import {
   parseConnector,
   type Connector,
 } from '../connectors/index.js';
+import { WordsOrNone } from '../schema/index.js';
 
 /** Threads that one port may have: more are not a narrowing down, but a port that is not known. */
 export const MOST_CASES = 6;
@@ -17,7 +18,7 @@ export const MOST_PORT_NOTATION = 240;
 export const PortThreadFields = {
   connector: Type.Union([ConnectorSchema, Type.Null()]),
   maybe: Type.Optional(Type.Array(ConnectorSchema, { minItems: 2, maxItems: MOST_CASES })),
-  said: Type.Optional(Type.String({ maxLength: 80 })),
+  said: Type.Optional(WordsOrNone(80)),
 };
 type Fields = typeof PortThreadFields;
 export type PortThread = Static<TObject<Fields>>;

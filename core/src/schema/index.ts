@@ -3,3 +3,4 @@ export { OneKindOf } from './one-kind-of.js';
 export { without } from './without.js';
 export type { Frozen } from './frozen.js';
 export { Uuid } from './uuid.js';
+export { Words, WordsOrNone, Text, wordsProblem, holdsUnseen } from './plain-words.js';

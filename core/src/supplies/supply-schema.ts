@@ -1,7 +1,7 @@
 import { Type, type Static, type TObject, type TSchema } from 'typebox';
 import { OfferFields, PriceMinor } from '../fittings/index.js';
 import { fluidIds } from '../fluids/index.js';
-import { OneKindOf, OneOf, type Frozen } from '../schema/index.js';
+import { OneKindOf, OneOf, Words, WordsOrNone, type Frozen } from '../schema/index.js';
 import type { PartField } from './part-field.js';
 import { supplyKinds, type SupplyKindId } from './supply-kinds.js';
 
@@ -15,7 +15,7 @@ export function fieldSchema(field: PartField): TSchema {
     case 'fluids':
       return Type.Array(OneOf(fluidIds), { maxItems: fluidIds.length });
     case 'text':
-      return Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' });
+      return Words(60);
     case 'mm':
     case 'bar':
     case 'celsius':
@@ -28,11 +28,11 @@ type Figure = string | number | readonly string[];
 
 const shape = {
   id: Type.String({ minLength: 1, maxLength: 80 }),
-  name: Type.String({ minLength: 1, maxLength: 160, pattern: '\\S' }),
+  name: Words(160),
   priceMinor: PriceMinor,
   ...OfferFields,
   /** Where its dimensions come from, in words. */
-  source: Type.Optional(Type.String({ maxLength: 160 })),
+  source: Type.Optional(WordsOrNone(160)),
 };
 type Shape = { [K in keyof typeof shape]: (typeof shape)[K] };
 

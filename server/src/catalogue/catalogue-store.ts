@@ -43,11 +43,11 @@ export async function readShop(db: Knex): Promise<AnswerOf<typeof shopContracts.
   );
 }
 
-/** Differs whenever the catalogue does: by the changes of the shop, the demo's coming, and how much there is. */
+/** Differs whenever the catalogue does: by the changes of the shop, the demo's coming, a restored backup, and how much there is. */
 export async function catalogueRevision(db: Knex): Promise<string> {
   const { n } = (await db('parts').count('* as n').first()) as { n: number };
-  const demo: { at: Date } | undefined = await db('marks').where({ name: 'demo' }).first('at');
-  return [await newestChange(db, 'shop'), n, demo?.at.getTime() ?? 0].join('-');
+  const marks: { at: Date }[] = await db('marks').whereIn('name', ['demo', 'restored']).orderBy('name').select('at');
+  return [await newestChange(db, 'shop'), n, ...marks.map(({ at }) => at.getTime())].join('-');
 }
 
 /** A part with all that its card shows. @throws {AppError} not-found */

@@ -39,6 +39,21 @@ describe('a supplier list', () => {
     expect((await fittings()).some((f) => f.code?.startsWith('TW'))).toBe(false);
   });
 
+  it.each([
+    [
+      'Price (USD)',
+      '12.40',
+      [[1, 'price', '"Price (USD)" is not in euros, and prices here are. Convert the column first, or leave it out.']],
+    ],
+    ['Price', '$12.40', [[2, 'price', '"$12.40" is not in euros, and prices here are. Convert the column first, or leave it out.']]],
+    ['Price EUR', '12.40 €', []],
+  ])('with prices under "%s", such as %s, is not taken for euros where it is not', async (heading, price, errors) => {
+    const csv = `code,ends,${heading}\nTW-9,npt 1/4 m + an10 m,${price}`;
+    const { body } = await preview(csv);
+    expect(body.errors.map((e) => [e.line, e.column, e.message])).toEqual(errors);
+    expect((await take(csv, body.mapping)).status).toBe(errors.length === 0 ? 200 : 400);
+  });
+
   it('with a bad line is not taken in at all, and every such line is named', async () => {
     const bad = `${LIST}\r\nTW-4;Adapter;ntp 1/8 m + an6 m;3,00;1;1\r\nTW-1;Twice;an6 m + an6 m;cheap;1;1\r\nTW-6;No ends;;3,00;1;1`;
     const { body } = await preview(bad);
@@ -69,6 +84,37 @@ describe('a supplier list', () => {
     const refused = await take('code,ends\nK\u00c9-1,an6 m + an8 m\nKE-1,an6 m + an10 m', { code: 0, ends: 1 });
     expect([refused.status, refused.body.code]).toEqual([400, 'list-errors']);
     expect(await fittings()).toEqual(before);
+  });
+
+  it.each([
+    ['an id that differs by case', 'id;ends;name\nORB12M+AN12M;npt 1/8 m + npt 1/8 m;x', { id: 0, ends: 1, name: 2 }],
+    ['ends that a standard part has', 'ends;price\norb12 m + an12 m;9.99', { ends: 0, priceMinor: 1 }],
+    ['an id with an accent', 'id;ends\nörb12m+an12m;npt 1/8 m + npt 1/8 m', { id: 0, ends: 1 }],
+  ])('with %s replaces no other part, and says whose it is', async (_, csv, mapping) => {
+    const before = (await fittings()).find((f) => f.id === 'orb12m+an12m');
+    const refused = await take(csv, mapping);
+    expect(refused.body.message).toMatch(/^Line 2: The catalogue has "orb12m\+an12m" already/);
+    expect((await fittings()).find((f) => f.id === 'orb12m+an12m')).toEqual(before);
+  });
+
+  it.each([
+    ['lines', '\n'.repeat(200_000), /empty|lines/],
+    ['lines that say something', `ends\n${'an6 m\n'.repeat(20_002)}`, /more than 20000 lines/],
+    ['columns', ','.repeat(300_000), /letters in the line of headings/],
+    ['columns in a line', `ends\n${','.repeat(400)}`, /columns in line 2/],
+    ['letters in a cell', `ends\n${'x'.repeat(5000)}`, /letters in a cell of line 2/],
+    ['letters in a heading', 'y'.repeat(3000), /letters in/],
+    ['letters in a line', `ends\n${'"'}${'x'.repeat(900_000)}${'"'}`, /not a CSV list|letters/],
+  ])('with too many %s is refused before it is read', async (_, csv, words) => {
+    const refused = await preview(csv);
+    expect([refused.status, refused.body.code]).toEqual([400, 'list-unreadable']);
+    expect(refused.body.message).toMatch(words);
+  });
+
+  it('names an end of hundreds of letters, and looks for no near word', async () => {
+    const { body } = await preview(`ends\n${'w'.repeat(380)}\n${'an6 '.repeat(25)}zzzzzzzzzzzzzzzzzzzzzzzzzzzzzzzzzz`);
+    expect(body.errors.map((e) => e.line)).toEqual([2, 3]);
+    expect(body.errors[0]!.message).toContain('letters are not a connector');
   });
 
   it('comes out as it would go in', async () => {

@@ -5,6 +5,7 @@ import {
   guessColumns,
   guessPlainColumns,
   headOf,
+  otherMoney,
   readParts,
   readPlainList,
   sectionOf,
@@ -32,8 +33,16 @@ type Mapping = Readonly<Record<string, number>>;
 
 /** Most lines of one list. */
 export const MOST_LINES = 20_000;
+/** Most columns, and letters in one heading or cell: no list of parts has more, and some would keep everybody else waiting. */
+const MOST_COLUMNS = 120;
+const MOST_LETTERS = 2000;
 /** Lines and errors shown in a preview. */
 const SHOWN = 50;
+
+interface List {
+  readonly headings: string[];
+  readonly rows: string[][];
+}
 
 interface Read {
   readonly added: readonly PartEntry[];
@@ -43,19 +52,30 @@ interface Read {
 }
 
 /** The lines of a list as parts of its section. */
-async function readList(db: Knex, rows: readonly string[][], section: PartSection, mapping: Mapping): Promise<Read> {
+async function readList(db: Knex, { headings, rows }: List, section: PartSection, mapping: Mapping): Promise<Read> {
   const catalogue = await readCatalogue(db);
-  if (section !== 'fitting') return readPlainList(rows, mapping, section, entriesIn(catalogue, section));
-  const { added, changed, ...rest } = readParts(rows, mapping, catalogue.fittings);
+  const errors = moneyOf(headings, mapping);
+  if (section !== 'fitting') {
+    const read = readPlainList(rows, mapping, section, entriesIn(catalogue, section));
+    return { ...read, errors: [...errors, ...read.errors] };
+  }
+  const { added, changed, unchanged, errors: others } = readParts(rows, mapping, catalogue.fittings);
   const entry = (part: Fitting): PartEntry => ({ kind: 'fitting', part });
-  return { added: added.map(entry), changed: changed.map(entry), ...rest };
+  return { added: added.map(entry), changed: changed.map(entry), unchanged, errors: [...errors, ...others] };
+}
+
+/** What is wrong where the heading over the prices names other money. */
+function moneyOf(headings: readonly string[], { priceMinor }: Mapping): LineError[] {
+  const message = priceMinor === undefined ? undefined : otherMoney(headings[priceMinor] ?? '');
+  return message === undefined ? [] : [{ line: 1, column: 'price', message }];
 }
 
 /** What a list would do to the catalogue, without doing it. @throws {AppError} list-unreadable */
 export async function previewList(db: Knex, csv: string, section: PartSection = 'fitting', mapping?: Mapping): Promise<ListPreview> {
-  const { headings, rows } = readCsv(csv);
+  const list = readCsv(csv);
+  const { headings, rows } = list;
   const used = mapping ?? (section === 'fitting' ? guessColumns(headings) : guessPlainColumns(headings, section));
-  const read = await readList(db, rows, section, used);
+  const read = await readList(db, list, section, used);
   return {
     headings,
     sample: rows.slice(0, 5),
@@ -88,9 +108,9 @@ function listed(entry: PartEntry): ListPreview['added'][number] {
 
 /** Takes a list in, all of it or nothing. @throws {AppError} list-unreadable, list-errors */
 export async function importList(db: Knex, csv: string, section: PartSection, mapping: Mapping, sender: Sender): Promise<ShopChange> {
-  const { rows } = readCsv(csv);
+  const list = readCsv(csv);
   const change = await changeRows(db, 'shop', sender, async (trx) => {
-    const read = await readList(trx, rows, section, mapping);
+    const read = await readList(trx, list, section, mapping);
     const first = read.errors[0];
     if (first)
       throw new AppError('list-errors', `Line ${first.line}: ${first.message} Nothing was taken in.`, { field: first.column ?? 'csv' });
@@ -139,12 +159,23 @@ export async function exportList(db: Knex, section: PartSection = 'fitting'): Pr
 }
 
 /** Headings and cells of a list; comma, semicolon or tab, whichever the first line has most of. @throws {AppError} list-unreadable */
-function readCsv(csv: string): { headings: string[]; rows: string[][] } {
+function readCsv(csv: string): List {
   const firstLine = csv.slice(0, csv.search(/\r|\n|$/));
+  refuseTooMany(firstLine.length, MOST_COLUMNS * 200, 'letters in the line of headings');
   const delimiter = [',', ';', '\t'].reduce((best, d) => (firstLine.split(d).length > firstLine.split(best).length ? d : best));
   let table: string[][];
+  refuseTooMany(firstLine.split(delimiter).length, MOST_COLUMNS, 'columns');
   try {
-    table = parse(csv, { bom: true, delimiter, relax_column_count: true, skip_empty_lines: false, trim: true });
+    table = parse(csv, {
+      bom: true,
+      delimiter,
+      relax_column_count: true,
+      skip_empty_lines: false,
+      trim: true,
+      max_record_size: MOST_COLUMNS * 500,
+      // one more than may be, so that it is told
+      to: MOST_LINES + 2,
+    });
   } catch (error) {
     if (!(error instanceof CsvError)) throw error;
     throw new AppError('list-unreadable', `This is not a CSV list: ${error.message}.`, { field: 'csv' });
@@ -153,7 +184,15 @@ function readCsv(csv: string): { headings: string[]; rows: string[][] } {
   if (!headings || headings.every((h) => h === ''))
     throw new AppError('list-unreadable', 'The list is empty: its first line should be the headings.', { field: 'csv' });
   if (rows.length > MOST_LINES)
-    throw new AppError('list-unreadable', `The list has ${rows.length} lines, and ${MOST_LINES} are the most. Split it.`, { field: 'csv' });
+    throw new AppError('list-unreadable', `The list has more than ${MOST_LINES} lines. Split it.`, { field: 'csv' });
+  for (const [i, row] of table.entries()) {
+    refuseTooMany(row.length, MOST_COLUMNS, `columns in line ${i + 1}`);
+    for (const cell of row) refuseTooMany(cell.length, MOST_LETTERS, `letters in a cell of line ${i + 1}`);
+  }
   // a formula disarmed on the way out is taken as it was
   return { headings, rows: rows.map((row) => row.map((cell) => cell.replace(/^'(?=[=+\-@\t\r])/, ''))) };
+}
+
+function refuseTooMany(count: number, most: number, what: string): void {
+  if (count > most) throw new AppError('list-unreadable', `${count} ${what}, and ${most} are the most.`, { field: 'csv' });
 }

@@ -31,7 +31,30 @@ export function connectDatabase(url: string): Knex {
   });
 }
 
-/** Brings the tables up to date; safe to run by several servers at once (Knex locks). */
+/** How long a server waits for another that is migrating, s. */
+const PATIENCE_S = 120;
+
+/**
+ * Brings the tables up to date; safe to run by several servers at once. The lock is the database's own and goes with the connection that
+ * holds it: one that was killed half-way leaves none, and Knex's mark of a migration under way is cleared under it.
+ *
+ * @throws {Error} if another server has been migrating for too long
+ */
 export async function migrate(db: Knex): Promise<void> {
-  await db.migrate.latest();
+  const name = "concat('gewinde migrates ', database())";
+  const pool = db.client as { acquireConnection(): Promise<unknown>; releaseConnection(connection: unknown): Promise<void> };
+  const connection = await pool.acquireConnection();
+  const ask = async (sql: string): Promise<unknown> => {
+    const [rows] = (await db.raw(sql).connection(connection)) as [Record<string, unknown>[]];
+    return Object.values(rows[0] ?? {})[0];
+  };
+  try {
+    if (Number(await ask(`select get_lock(${name}, ${PATIENCE_S})`)) !== 1)
+      throw new Error('Another server is bringing the database up to date, and does not get done. Try again in a while.');
+    if (await db.schema.hasTable('knex_migrations_lock')) await db.migrate.forceFreeMigrationsLock();
+    await db.migrate.latest();
+    await ask(`select release_lock(${name})`);
+  } finally {
+    await pool.releaseConnection(connection);
+  }
 }

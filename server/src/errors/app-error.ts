@@ -26,6 +26,8 @@ export const errorCatalogue = {
   'job-file-format': { status: 400, message: 'This is not a job file.' },
   'job-file-newer': { status: 400, message: 'The job file is newer than this app.' },
   'job-file-content': { status: 400, message: 'The job file does not hold together.' },
+  'foreign-host': { status: 403, message: 'This server is not here under that name. Name it in GEWINDE_HOSTS, or ask for 127.0.0.1.' },
+  'foreign-origin': { status: 403, message: 'Changes are taken from the pages of this server only.' },
   'too-large': { status: 413, message: 'The file is too large.' },
   'too-many-requests': { status: 429, message: 'Too many requests; wait a moment.' },
   'database-away': {

@@ -33,6 +33,13 @@ describe('readConfig', () => {
   const env = { GEWINDE_DATABASE_URL: 'mysql://a:b@c/d' };
   it('binds to loopback unless told otherwise', () =>
     expect(readConfig(env)).toMatchObject({ host: '127.0.0.1', port: 3000, demo: 'none' }));
+  it('takes the names it is asked for by, and tells nothing of a password', () => {
+    expect(readConfig({ ...env, GEWINDE_HOSTS: 'bench.shop, other.shop' }).hosts).toEqual(['127.0.0.1', 'bench.shop', 'other.shop']);
+    expect(() => readConfig({ ...env, GEWINDE_HOSTS: 'http://bench.shop' })).toThrow(RangeError);
+    const refused = () => readConfig({ GEWINDE_DATABASE_URL: 'user:secret@/host' });
+    expect(refused).toThrow(RangeError);
+    expect(refused).not.toThrow(/secret/);
+  });
   it.each([[{}], [{ ...env, GEWINDE_PORT: 'x' }], [{ ...env, GEWINDE_PORT: '70000' }], [{ ...env, GEWINDE_DEMO: 'maybe' }]])(
     'refuses %j',
     (bad) => expect(() => readConfig(bad)).toThrow(RangeError),

@@ -1,4 +1,4 @@
-import { CommandError, ConnectorSyntaxError, JobFileError, UnknownThreadError, type ErrorBody } from '@gewinde/core';
+import { CommandError, ConnectorSyntaxError, JobFileError, UnknownThreadError, wordsProblem, type ErrorBody } from '@gewinde/core';
 import { AppError, errorCatalogue } from './app-error.js';
 
 const DATABASE_AWAY = new Set([
@@ -62,7 +62,11 @@ function validationError({ validation, validationContext }: Thrown): AppError {
   const missing = first.keyword === 'required' ? String(first.params['missingProperty']) : '';
   const unknown = first.keyword === 'additionalProperties' ? String(first.params['additionalProperty']) : '';
   const field = [path, missing || unknown].filter(Boolean).join('/');
-  const problem = missing ? 'is missing' : unknown ? 'is not known here' : (first.message ?? 'is not valid');
+  const problem = missing
+    ? 'is missing'
+    : unknown
+      ? 'is not known here'
+      : (wordsProblem(first.params['pattern']) ?? first.message ?? 'is not valid');
   return new AppError('bad-value', `${field || (validationContext ?? 'request')} ${problem}.`, field ? { field } : {});
 }
 

@@ -133,7 +133,11 @@ async function changesOf(db: Knex, events: readonly EventColumns[]): Promise<Cha
     .orderBy(['event_id', 'n'])
     .select<RowColumns[]>('event_id', 'type', 'row_id', 'after_row');
   const byEvent = new Map<number, RowColumns[]>();
-  for (const row of rows) byEvent.set(row.event_id, [...(byEvent.get(row.event_id) ?? []), row]);
+  for (const row of rows) {
+    const own = byEvent.get(row.event_id);
+    if (own) own.push(row);
+    else byEvent.set(row.event_id, [row]);
+  }
   return events.map(({ id, at, kind, label, client, change_key, schema_version }) => {
     const own = byEvent.get(id) ?? [];
     return {

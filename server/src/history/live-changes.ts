@@ -6,6 +6,8 @@ import { changesSince } from './event-store.js';
 const LOOK_EVERY_MS = 500;
 /** A sign of life, so that a line that is dead is found out. */
 const SIGN_EVERY_MS = 25_000;
+/** Pages that listen at once, over all browsers. */
+const MOST_LISTENERS = 500;
 /** Changes told in one look; the rest in the next. */
 const MOST_AT_ONCE = 200;
 
@@ -23,7 +25,15 @@ export class LiveChanges {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private signed = 0;
 
-  constructor(private readonly db: Knex) {}
+  constructor(
+    private readonly db: Knex,
+    private readonly most = MOST_LISTENERS,
+  ) {}
+
+  /** No room for another listener. */
+  get full(): boolean {
+    return this.listeners.size >= this.most;
+  }
 
   /** @returns how to stop listening */
   listen(listener: Listener): () => void {

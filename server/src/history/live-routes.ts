@@ -3,6 +3,7 @@ import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
 import { asJobChange, asShopChange, type Change } from './change.js';
+import { AppError } from '../errors/app-error.js';
 import { newestChange } from './event-store.js';
 import { LiveChanges } from './live-changes.js';
 
@@ -11,6 +12,7 @@ export async function liveRoutes(app: App, { db }: Feature): Promise<void> {
   const live = new LiveChanges(db);
   app.addHook('onClose', () => live.close());
   serve(app, liveContracts.live, async ({ query, request, reply }) => {
+    if (live.full) throw new AppError('too-many-requests', 'Too many pages listen to this server already; close some.');
     let gone = false;
     let stop = (): unknown => undefined;
     request.raw.on('close', () => {

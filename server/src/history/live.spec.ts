@@ -74,7 +74,7 @@ describe('the live stream', () => {
 
   it('is one look at the database for all who listen, and none when nobody does', async () => {
     const { jobId, from } = await sampleJob(server, 'L-4');
-    const live = new LiveChanges(server.db);
+    const live = new LiveChanges(server.db, 2);
     const heard: string[] = [];
     const at = await readAt(jobId);
     const stops = ['a', 'b'].map((name) =>
@@ -83,8 +83,9 @@ describe('the live stream', () => {
     await server.change(jobId, { do: 'duplicate-port', id: from });
     while (heard.length < 2) await new Promise((resolve) => setTimeout(resolve, 20));
     expect(heard).toEqual(['a Duplicate port gallery', 'b Duplicate port gallery']);
+    expect(live.full).toBe(true);
     stops.forEach((stop) => stop());
-    expect(live.count).toBe(0);
+    expect([live.count, live.full]).toEqual([0, false]);
     live.close();
   });
 });

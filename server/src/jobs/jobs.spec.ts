@@ -188,6 +188,16 @@ describe('commands', () => {
     expect((await server.document(jobId)).components.slice(2).map((c) => c.name)).toEqual(names);
   });
 
+  it('with a sign that does not show are refused in words, and notes keep their lines', async () => {
+    const { jobId } = await sampleJob(server);
+    for (const name of ['m14x1.5 \u202ef washer', 'two\nlines', 'half \ud83d'])
+      expect((await server.change(jobId, { do: 'add-component', kind: 'pan', name })).body).toMatchObject({
+        code: 'bad-value',
+        message: expect.stringMatching(/name .*holds a sign that does not show/) as string,
+      });
+    expect((await server.change(jobId, { do: 'add-component', kind: 'pan', name: 'Pan', note: 'Dry.\n\tThen check.' })).status).toBe(200);
+  });
+
   it('do not take the id of another row', async () => {
     const { jobId } = await sampleJob(server);
     const other = await sampleJob(server, '2502');

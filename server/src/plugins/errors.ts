@@ -1,4 +1,4 @@
-import type { FastifyInstance } from 'fastify';
+import type { FastifyInstance, FastifyReply, FastifyServerOptions } from 'fastify';
 import { AppError } from '../errors/app-error.js';
 import { errorBody, toAppError } from '../errors/to-app-error.js';
 
@@ -10,6 +10,22 @@ export function handleErrors(app: FastifyInstance): void {
     return reply.status(error.status).send(errorBody(error));
   });
 }
+
+/** Options of the server for what never comes to a route, so that it is answered in the same shape. */
+export const errorsBeforeRoutes = {
+  frameworkErrors: (_thrown: unknown, _request: unknown, reply: FastifyReply) => {
+    const error = new AppError('bad-request', 'The address is too long or cannot be read.');
+    void reply.status(error.status).send(errorBody(error));
+  },
+  clientErrorHandler: (thrown, socket) => {
+    if (thrown.code === 'ECONNRESET' || !socket.writable) return;
+    const tooSlow = thrown.code === 'ERR_HTTP_REQUEST_TIMEOUT';
+    const error = new AppError('bad-request', tooSlow ? 'The request took too long to arrive.' : undefined);
+    const body = JSON.stringify(errorBody(error));
+    const head = ['content-type: application/json; charset=utf-8', `content-length: ${Buffer.byteLength(body)}`, 'connection: close'];
+    socket.end(`HTTP/1.1 ${tooSlow ? '408 Request Timeout' : '400 Bad Request'}\r\n${head.join('\r\n')}\r\n\r\n${body}`);
+  },
+} satisfies FastifyServerOptions;
 
 /** The answer for an address of the API that does not exist. */
 export function noSuchRoute(): AppError {

@@ -1,9 +1,10 @@
 import Fastify from 'fastify';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { connect, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { AppError } from '../errors/app-error.js';
-import { handleErrors } from './errors.js';
+import { errorsBeforeRoutes, handleErrors } from './errors.js';
 import { secure } from './security.js';
 import { liveContracts } from '@gewinde/core';
 import { serve } from './serve.js';
@@ -15,7 +16,7 @@ writeFileSync(join(folder, 'main-ABCD1234.js'), 'x'.repeat(2000));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 async function app(requestsPerMinute = 100) {
-  const server = Fastify();
+  const server = Fastify(errorsBeforeRoutes);
   handleErrors(server);
   await secure(server, requestsPerMinute);
   server.get('/api/fault', () => {
@@ -38,6 +39,24 @@ describe('what the server adds to every answer', () => {
     });
     const known = await server.inject('/api/known');
     expect([known.statusCode, known.json()]).toEqual([409, { code: 'port-in-use', message: 'Used by L4.', field: 'endA' }]);
+  });
+
+  it('is that shape for an address that cannot be read and a request that is none, too', async () => {
+    const server = await app();
+    for (const url of [`/api/who/${'x'.repeat(300)}%`, '/api/%zz']) {
+      const answer = await server.inject(url);
+      expect([answer.statusCode, answer.json()]).toEqual([
+        400,
+        { code: 'bad-request', message: 'The address is too long or cannot be read.' },
+      ]);
+    }
+    await server.listen({ port: 0, host: '127.0.0.1' });
+    const socket = connect((server.server.address() as AddressInfo).port, '127.0.0.1');
+    socket.write('NOT HTTP AT ALL\r\n\r\n');
+    let text = '';
+    for await (const chunk of socket) text += String(chunk);
+    expect(text).toMatch(/^HTTP\/1.1 400 .*\r\n\r\n{"code":"bad-request","message":"The request cannot be read\."}$/s);
+    await server.close();
   });
 
   it('is a limit on requests, in the same shape', async () => {

@@ -36,8 +36,9 @@ describe('a cell', () => {
     ['3.4567', 346],
   ])('of money reads %s', (text, minor) => expect(readMoney(text)).toBe(minor));
 
-  it.each(['1.234', '12,345', 'cheap', '-4', '', '1..2'])('of money refuses "%s"', (text) =>
-    expect(() => readMoney(text)).toThrow(CellError),
+  it.each(['1.234', '12,345', 'cheap', '-4', '', '1..2', '$12.40', '12.40USD', '8 £', 'CHF 3.10', '40 dollars'])(
+    'of money refuses "%s"',
+    (text) => expect(() => readMoney(text)).toThrow(CellError),
   );
 
   it('of any amount reads as it is written', () => {

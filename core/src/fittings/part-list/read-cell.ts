@@ -1,4 +1,5 @@
 import { ConnectorSyntaxError, parseConnector, type Connector } from '../../connectors/index.js';
+import { holdsUnseen } from '../../schema/index.js';
 import { MOST_ENDS } from '../body-schema.js';
 import { parseQuantity, QuantitySyntaxError, type QuantityKind } from '../../units/index.js';
 
@@ -38,12 +39,23 @@ export function readMass(text: string): number {
   return Math.round(Number(found[1]!.replace(',', '.')) * factor * 10) / 10;
 }
 
+/** Signs and codes of money that is not the shop's: its figures would be taken for euros. */
+const OTHER_MONEY = /[$£¥]|(?<![a-z])(?:USD|GBP|CHF|SEK|NOK|DKK|PLN|CZK|JPY|CAD|AUD|dollars?|pounds?|francs?)(?![a-z])/i;
+
+/** What to say of a price, or of the heading over prices, that is in other money; undefined where none is named. */
+export function otherMoney(text: string): string | undefined {
+  const found = OTHER_MONEY.test(text);
+  return found ? `"${text.trim()}" is not in euros, and prices here are. Convert the column first, or leave it out.` : undefined;
+}
+
 /**
- * Money in minor units, with or without its sign: `12.40`, `12,40 €`, `1.234,50`, `1,234.50`. One separator with three digits after
+ * Money in minor units of the euro, with or without its sign: `12.40`, `12,40 €`, `1.234,50`, `1,234.50`. One separator with three digits after
  * it could be either and is refused.
  */
 export function readMoney(text: string): number {
-  const bare = text.replace(/[\s\u00a0\u2009'’]|[€$£]|EUR|USD|GBP/gi, '');
+  const other = otherMoney(text);
+  if (other) throw new CellError(other);
+  const bare = text.replace(/[\s\u00a0\u2009'’]|€|EUR/gi, '');
   if (!/^\d+(?:[.,]\d+)*$/.test(bare)) throw new CellError(`"${text}" is not a price.`);
   const last = Math.max(bare.lastIndexOf('.'), bare.lastIndexOf(','));
   if (last === -1) return Number(bare) * 100;
@@ -67,6 +79,8 @@ export function readYes(text: string): boolean {
 export function readWords(most: number): (text: string) => string {
   return (text) => {
     const words = text.trim().replace(/\s+/g, ' ');
+    if (holdsUnseen(words))
+      throw new CellError('It holds a sign that does not show, such as one that turns the writing round; type it anew.');
     if (words.length > most) throw new CellError(`Too long: ${words.length} characters, and ${most} are the most.`);
     return words;
   };
@@ -81,7 +95,11 @@ export function readOneOf<T extends string>(values: readonly T[]): (text: string
   };
 }
 
+/** Most letters of one end in notation. */
+const LONGEST_NOTATION = 120;
+
 export function readEnd(text: string): Connector {
+  if (text.length > LONGEST_NOTATION) throw new CellError(`${text.length} letters are not a connector.`);
   try {
     return parseConnector(text);
   } catch (error) {

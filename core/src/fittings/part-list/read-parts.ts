@@ -36,26 +36,27 @@ export interface ReadParts {
  */
 export function readParts(rows: readonly (readonly string[])[], mapping: ColumnMapping, catalogue: readonly Fitting[]): ReadParts {
   const byId = new Map(catalogue.map((f) => [f.id, f]));
-  const byCode = new Map(catalogue.flatMap((f) => (f.code ? [[f.code.toLowerCase(), f] as const] : [])));
+  const byCode = new Map(catalogue.flatMap((f) => (f.code ? [[folded(f.code), f] as const] : [])));
   const added: Fitting[] = [];
   const changed: Fitting[] = [];
   const errors: LineError[] = [];
   const lineOf = new Map<string, number>();
+  const ids = new Map(catalogue.map((f) => [folded(f.id), f]));
   let unchanged = 0;
   for (const [i, row] of rows.entries()) {
     const line = i + 2;
     if (row.every((cell) => cell.trim() === '')) continue;
     const problems: LineError[] = [];
     const given = readRow(row, mapping, (column, message) => problems.push({ line, column, message }));
-    const known = (given.id && byId.get(given.id)) || (given.code && byCode.get(given.code.toLowerCase())) || undefined;
+    const known = (given.id && byId.get(given.id)) || (given.code && byCode.get(folded(given.code))) || undefined;
     const next = problems.length > 0 ? undefined : known ? changedPart(known, given) : newPart(given);
     if (problems.length === 0 && !next)
       problems.push({ line, column: 'ends', message: 'The part is not in the catalogue, and the line does not say its ends.' });
     if (next) {
       for (const problem of checkFitting(next)) problems.push({ line, column: problem.field, message: problem.message });
       for (const [what, value] of [
-        ['id', next.id],
-        ['code', next.code?.toLowerCase()],
+        ['id', folded(next.id)],
+        ['code', next.code && folded(next.code)],
       ] as const) {
         if (value === undefined) continue;
         const before = lineOf.get(`${what} ${value}`);
@@ -63,7 +64,14 @@ export function readParts(rows: readonly (readonly string[])[], mapping: ColumnM
           problems.push({ line, column: what, message: `The ${what} "${next[what]}" is on line ${before} already.` });
         else lineOf.set(`${what} ${value}`, line);
       }
-      const owner = next.code && byCode.get(next.code.toLowerCase());
+      const taken = known ? undefined : ids.get(folded(next.id));
+      if (taken)
+        problems.push({
+          line,
+          column: 'id',
+          message: `The catalogue has "${taken.id}" already (${taken.name}): name its id or code to change it, or give this one a code of its own.`,
+        });
+      const owner = next.code && byCode.get(folded(next.code));
       if (owner && owner.id !== next.id)
         problems.push({ line, column: 'code', message: `The code "${next.code}" belongs to ${owner.name}.` });
     }
@@ -74,6 +82,11 @@ export function readParts(rows: readonly (readonly string[])[], mapping: ColumnM
     else changed.push(next);
   }
   return { added, changed, unchanged, errors };
+}
+
+/** As the database tells ids and codes apart: not by case, accents or blanks at the end. */
+function folded(text: string): string {
+  return text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().trimEnd();
 }
 
 function readRow(row: readonly string[], mapping: ColumnMapping, say: (column: string, message: string) => void): GivenPart {

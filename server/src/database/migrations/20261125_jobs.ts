@@ -2,6 +2,11 @@ import type { Knex } from 'knex';
 
 /** Jobs with their survey and lines, the catalogue, and the history of changes. */
 export async function up(db: Knex): Promise<void> {
+  // one that was cut short has left some of its tables, and nothing in them
+  if (await db.schema.hasTable('jobs')) {
+    if (await db('jobs').first('id')) throw new Error('The database holds jobs, and does not know of which version: restore a backup.');
+    await down(db);
+  }
   await db.schema.createTable('jobs', (t) => {
     t.string('id', 36).primary();
     t.string('number', 20).notNullable().unique();

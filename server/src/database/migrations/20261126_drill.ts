@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 
 /** What apprentices answered in the thread drill. */
 export async function up(db: Knex): Promise<void> {
+  await db.schema.dropTableIfExists('drill_answers'); // of a start that was cut short
   await db.schema.createTable('drill_answers', (t) => {
     t.bigIncrements('id');
     t.string('apprentice', 60).notNullable();

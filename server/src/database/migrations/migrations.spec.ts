@@ -1,7 +1,9 @@
 import { jobContracts, shopContracts } from '@gewinde/core';
+import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { startTestApp } from '../../../test/test-app.js';
-import { connectDatabase } from '../connect.js';
+import { connectDatabase, migrate } from '../connect.js';
+import { migrations } from './index.js';
 
 describe('a database from before changes had keys and rows of their own', () => {
   const at = new Date('2026-11-20T08:00:00Z');
@@ -115,5 +117,52 @@ describe('a database from before changes had keys and rows of their own', () => 
     const server = await startTestApp();
     expect(await server.db.migrate.latest()).toMatchObject([expect.any(Number), []]);
     await server.close();
+  });
+});
+
+describe('a start that was cut short', () => {
+  const url = process.env['GEWINDE_TEST_DATABASE_URL']!;
+  const empty = async (db: Knex): Promise<void> => {
+    const [tables] = (await db.raw('show tables')) as [Record<string, string>[]];
+    await db.transaction(async (trx) => {
+      await trx.raw('set foreign_key_checks = 0');
+      for (const table of tables.flatMap((t) => Object.values(t))) await trx.schema.dropTableIfExists(table);
+      await trx.raw('set foreign_key_checks = 1');
+    });
+  };
+
+  it('leaves a mark that stops no later one, wherever it was cut, and several at once do it once', async () => {
+    const db = connectDatabase(url);
+    await empty(db);
+    await db.migrate.up();
+    await db('knex_migrations').delete();
+    await db('knex_migrations_lock').update({ is_locked: 1 });
+    const others = [connectDatabase(url), connectDatabase(url)];
+    await Promise.all([db, ...others].map(migrate));
+    expect((await db('knex_migrations').count('* as n').first()) as unknown).toEqual({ n: Object.keys(migrations).length });
+    for (const one of [db, ...others]) await one.destroy();
+  });
+
+  it('goes on where it was: every step can be taken again', async () => {
+    const db = connectDatabase(url);
+    await empty(db);
+    for (const name of Object.keys(migrations).sort()) {
+      await migrations[name]!.up(db);
+      await migrations[name]!.up(db);
+    }
+    await empty(db);
+    await migrate(db);
+    await db.destroy();
+  });
+
+  it('is not begun anew over jobs of a database that has lost its mark', async () => {
+    const db = connectDatabase(url);
+    await db('jobs').insert({ id: 'x', number: '1', name: '', description: '', archived: false, version: 1, updated_at: new Date() });
+    await db('knex_migrations').delete();
+    await expect(migrate(db)).rejects.toThrow('restore a backup');
+    expect(await db('jobs')).toHaveLength(1);
+    await empty(db);
+    await migrate(db);
+    await db.destroy();
   });
 });
