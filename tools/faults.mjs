@@ -9,7 +9,10 @@ import { requireBuild, requireModules, requireNode, requirePackages, stop } from
 import { root } from './paths.mjs';
 
 requireNode();
-requirePackages([{ command: 'mariadbd', name: 'mariadb-server' }]);
+requirePackages([
+  { command: 'mariadbd', name: 'mariadb-server' },
+  { command: 'ps', name: 'procps' },
+]);
 requireModules();
 requireBuild();
 const rounds = Number(process.argv[2] ?? 30);

@@ -30,7 +30,11 @@ try {
   try {
     await load(file);
   } catch (error) {
-    await load(safety);
+    await load(safety).catch((again) => {
+      throw new Error(
+        `${error.message} What was there before could not be put back either (${again.message}); it is in ${safety}: restore that.`,
+      );
+    });
     throw new Error(`${error.message} What was there before has been put back; it is also in ${safety}.`, { cause: error });
   }
   console.log(`Restored from ${file}.\nWhat was there before is in ${safety}.`);

@@ -23,4 +23,5 @@ export { LineErrorSchema, newPart, readParts, type GivenPart, type LineError, ty
 export { writeParts } from './part-list/write-parts.js';
 export { findParts, type PartFilter } from './find-parts.js';
 export { OfferFields, PriceMinor } from './offer-fields.js';
+export { NamedOnce } from './part-list/named-once.js';
 export { CellError, otherMoney, readEnd, readMoney, readOneOf, readQuantity, readWhole, readWords } from './part-list/read-cell.js';

@@ -1,5 +1,15 @@
 import { formatConnector, type Connector } from '../connectors/index.js';
-import { CellError, readEnd, readMoney, readOneOf, readQuantity, readWhole, readWords, type LineError } from '../fittings/index.js';
+import {
+  CellError,
+  NamedOnce,
+  readEnd,
+  readMoney,
+  readOneOf,
+  readQuantity,
+  readWhole,
+  readWords,
+  type LineError,
+} from '../fittings/index.js';
 import { fluidIds } from '../fluids/index.js';
 import type { PartField } from '../supplies/index.js';
 import { checkPart, type PartEntry } from './catalogue-part.js';
@@ -150,24 +160,20 @@ export function readPlainList(
   known: readonly PartEntry[],
 ): ReadPlainList {
   const byId = new Map(known.map((entry) => [entry.part.id, entry]));
-  const byCode = new Map(known.flatMap((entry) => (entry.part.code ? [[entry.part.code.toLowerCase(), entry] as const] : [])));
+  const named = new NamedOnce(known.map(({ part }) => part));
   const columns = plainColumns(section);
   const result = { added: [] as PartEntry[], changed: [] as PartEntry[], unchanged: 0, errors: [] as LineError[] };
-  const lineOf = new Map<string, number>();
   for (const [i, row] of rows.entries()) {
     const line = i + 2;
     if (row.every((cell) => cell.trim() === '')) continue;
     const problems: LineError[] = [];
     const said = readRow(row, mapping, columns, (column, message) => problems.push({ line, column, message }));
-    const { id, code } = said as { id?: string; code?: string };
-    const before = (id !== undefined && byId.get(id)) || (code !== undefined && byCode.get(code.toLowerCase())) || undefined;
+    const before = byId.get(named.meant(said)?.id ?? '');
     const entry =
       problems.length > 0 ? undefined : made(section, said, before, (column, message) => problems.push({ line, column, message }));
     if (entry) {
       for (const { field, message } of checkPart(entry)) problems.push({ line, column: field, message });
-      const earlier = lineOf.get(entry.part.id);
-      if (earlier !== undefined) problems.push({ line, column: 'id', message: `The id "${entry.part.id}" is on line ${earlier} already.` });
-      lineOf.set(entry.part.id, line);
+      for (const problem of named.problems(line, entry.part, before !== undefined)) problems.push({ line, ...problem });
     }
     result.errors.push(...problems);
     if (!entry || problems.length > 0) continue;

@@ -151,6 +151,13 @@ describe('a supplier list', () => {
     }
     const dearer = await look('name,price a metre\nNew hose,12.00', 'hose');
     expect(dearer.body.errors[0]!.message).toMatch(/does not say: construction, size, sixteenths, bore/);
+    // ids and codes are told apart as the database does
+    const [heads, ring] = good.split('\n') as [string, string];
+    const cased = await look([`id;code;${heads}`, `mine;x-1;${ring}`, `Mine;X-1;${ring}`].join('\n'), 'o-ring');
+    expect(cased.body.errors.map((e) => e.message)).toEqual([
+      'The id "Mine" is on line 2 already.',
+      'The code "X-1" is on line 2 already.',
+    ]);
     const prices = await look('id,price a metre\nhose-ptfe-6,19.90', 'hose');
     expect(prices.body.counts).toMatchObject({ changed: 1, errors: 0 });
   });

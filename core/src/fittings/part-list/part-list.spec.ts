@@ -36,7 +36,7 @@ describe('a cell', () => {
     ['3.4567', 346],
   ])('of money reads %s', (text, minor) => expect(readMoney(text)).toBe(minor));
 
-  it.each(['1.234', '12,345', 'cheap', '-4', '', '1..2', '$12.40', '12.40USD', '8 £', 'CHF 3.10', '40 dollars'])(
+  it.each(['1.234', '12,345', 'cheap', '-4', '', '1..2', '$12.40', '12.40USD', '8 £', 'CHF 3.10', '40 dollars', '₹ 40', '12 kr'])(
     'of money refuses "%s"',
     (text) => expect(() => readMoney(text)).toThrow(CellError),
   );

@@ -40,7 +40,8 @@ export function readMass(text: string): number {
 }
 
 /** Signs and codes of money that is not the shop's: its figures would be taken for euros. */
-const OTHER_MONEY = /[$£¥]|(?<![a-z])(?:USD|GBP|CHF|SEK|NOK|DKK|PLN|CZK|JPY|CAD|AUD|dollars?|pounds?|francs?)(?![a-z])/i;
+const OTHER_MONEY =
+  /(?!€)\p{Sc}|(?<!\p{L})(?:USD|GBP|CHF|SEK|NOK|DKK|ISK|PLN|CZK|HUF|RON|BGN|TRY|JPY|CNY|INR|CAD|AUD|NZD|kr|zł|kč|dollars?|pounds? sterling|francs?)(?!\p{L})/iu;
 
 /** What to say of a price, or of the heading over prices, that is in other money; undefined where none is named. */
 export function otherMoney(text: string): string | undefined {

@@ -9,6 +9,7 @@ import { kindOf, type Fitting } from '../fitting.js';
 import { commonBody } from '../standard/common-body.js';
 import { adapter, branched, single } from '../standard/adapter.js';
 import { bodyColumns, endColumns, partColumns, type ColumnMapping } from './columns.js';
+import { NamedOnce } from './named-once.js';
 import { CellError, readEnd } from './read-cell.js';
 
 /** What is wrong in one line of the file. Lines are counted as a spreadsheet does: the headings are line 1. */
@@ -35,45 +36,23 @@ export interface ReadParts {
  * @param rows the lines below the headings, cell by cell
  */
 export function readParts(rows: readonly (readonly string[])[], mapping: ColumnMapping, catalogue: readonly Fitting[]): ReadParts {
-  const byId = new Map(catalogue.map((f) => [f.id, f]));
-  const byCode = new Map(catalogue.flatMap((f) => (f.code ? [[folded(f.code), f] as const] : [])));
+  const named = new NamedOnce(catalogue);
   const added: Fitting[] = [];
   const changed: Fitting[] = [];
   const errors: LineError[] = [];
-  const lineOf = new Map<string, number>();
-  const ids = new Map(catalogue.map((f) => [folded(f.id), f]));
   let unchanged = 0;
   for (const [i, row] of rows.entries()) {
     const line = i + 2;
     if (row.every((cell) => cell.trim() === '')) continue;
     const problems: LineError[] = [];
     const given = readRow(row, mapping, (column, message) => problems.push({ line, column, message }));
-    const known = (given.id && byId.get(given.id)) || (given.code && byCode.get(folded(given.code))) || undefined;
+    const known = named.meant(given);
     const next = problems.length > 0 ? undefined : known ? changedPart(known, given) : newPart(given);
     if (problems.length === 0 && !next)
       problems.push({ line, column: 'ends', message: 'The part is not in the catalogue, and the line does not say its ends.' });
     if (next) {
       for (const problem of checkFitting(next)) problems.push({ line, column: problem.field, message: problem.message });
-      for (const [what, value] of [
-        ['id', folded(next.id)],
-        ['code', next.code && folded(next.code)],
-      ] as const) {
-        if (value === undefined) continue;
-        const before = lineOf.get(`${what} ${value}`);
-        if (before !== undefined)
-          problems.push({ line, column: what, message: `The ${what} "${next[what]}" is on line ${before} already.` });
-        else lineOf.set(`${what} ${value}`, line);
-      }
-      const taken = known ? undefined : ids.get(folded(next.id));
-      if (taken)
-        problems.push({
-          line,
-          column: 'id',
-          message: `The catalogue has "${taken.id}" already (${taken.name}): name its id or code to change it, or give this one a code of its own.`,
-        });
-      const owner = next.code && byCode.get(folded(next.code));
-      if (owner && owner.id !== next.id)
-        problems.push({ line, column: 'code', message: `The code "${next.code}" belongs to ${owner.name}.` });
+      for (const problem of named.problems(line, next, known !== undefined)) problems.push({ line, ...problem });
     }
     errors.push(...problems);
     if (problems.length > 0 || !next) continue;
@@ -82,11 +61,6 @@ export function readParts(rows: readonly (readonly string[])[], mapping: ColumnM
     else changed.push(next);
   }
   return { added, changed, unchanged, errors };
-}
-
-/** As the database tells ids and codes apart: not by case, accents or blanks at the end. */
-function folded(text: string): string {
-  return text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().trimEnd();
 }
 
 function readRow(row: readonly string[], mapping: ColumnMapping, say: (column: string, message: string) => void): GivenPart {
