@@ -77,7 +77,7 @@ try {
     if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
     return response.headers.get('content-type')?.includes('json') ? response.json() : response.text();
   };
-  const jobs = await call('GET', '/api/jobs');
+  const { jobs } = await call('GET', '/api/jobs');
   const jobId = jobs.find((s) => s.job.number === '2403').job.id;
   const { document } = await call('GET', `/api/jobs/${jobId}`);
   const change = (...commands) => call('POST', `/api/jobs/${jobId}/changes`, { key: randomUUID(), commands });

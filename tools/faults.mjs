@@ -134,11 +134,11 @@ async function write(writer) {
 
 /** How often each component is there. */
 async function whatIsThere() {
-  const { body: jobs } = await sendUntilAnswered('GET', '/api/jobs');
+  const { body: page } = await sendUntilAnswered('GET', '/api/jobs?most=100');
   const times = new Map();
   for (const {
     job: { id },
-  } of jobs) {
+  } of page.jobs) {
     const { body } = await sendUntilAnswered('GET', `/api/jobs/${id}`);
     for (const { name } of body.document.components) times.set(name, (times.get(name) ?? 0) + 1);
   }

@@ -28,7 +28,7 @@ const browser = await chromium.launch({
   ],
 });
 try {
-  const jobs = /** @type {{ job: { id: string, number: string } }[]} */ (await (await fetch(`${url}/api/jobs`)).json());
+  const { jobs } = /** @type {{ jobs: { job: { id: string, number: string } }[] }} */ (await (await fetch(`${url}/api/jobs`)).json());
   const jobId = jobs.find((s) => s.job.number === '2403')?.job.id;
   const read = await (await fetch(`${url}/api/jobs/${jobId}`)).json();
   const { components, lines } =

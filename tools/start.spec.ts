@@ -51,9 +51,9 @@ const post = (path: string, body: object) =>
     body: JSON.stringify(body),
   });
 const jobs = async () =>
-  ((await (await fetch(url('/api/jobs'))).json()) as { job: { id: string; number: string; name: string; version: number } }[]).map(
-    (s) => s.job,
-  );
+  (
+    (await (await fetch(url('/api/jobs'))).json()) as { jobs: { job: { id: string; number: string; name: string; version: number } }[] }
+  ).jobs.map((s) => s.job);
 const numbers = async () => (await jobs()).map((j) => j.number);
 const demo = async () => (await jobs()).find((j) => j.number === '2403')!;
 

@@ -15,7 +15,7 @@ const read = async (request: APIRequestContext, id: string | undefined): Promise
   ((await (await request.get(`/api/jobs/${id}`)).json()) as { document: JobDocument }).document;
 
 export async function jobByNumber(request: APIRequestContext, number: string): Promise<JobDocument> {
-  const jobs = (await (await request.get('/api/jobs')).json()) as Summary[];
+  const { jobs } = (await (await request.get('/api/jobs', { params: { find: number, most: 100 } })).json()) as { jobs: Summary[] };
   return read(request, jobs.find((s) => s.job.number === number)?.job.id);
 }
 

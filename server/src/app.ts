@@ -2,6 +2,7 @@ import Fastify, { type FastifyServerOptions } from 'fastify';
 import type { Knex } from 'knex';
 import { catalogueRoutes } from './catalogue/catalogue-routes.js';
 import { drillRoutes } from './drill/drill-routes.js';
+import { heavyHere, type Heavy } from './heavy/heavy.js';
 import { healthRoutes } from './health/health-routes.js';
 import { liveRoutes } from './history/live-routes.js';
 import { jobRoutes } from './jobs/job-routes.js';
@@ -23,10 +24,13 @@ export interface AppOptions {
   /** Names it is asked for by, beside those of the loopback. */
   readonly hosts?: readonly string[];
   readonly logger?: FastifyServerOptions['logger'];
+  /** Where heavy work is done; without it, where the requests are answered. */
+  readonly heavy?: Heavy;
 }
 
 /** The server, ready to listen. It keeps no state of its own: several may run on one database. */
-export async function buildApp({ db, webRoot, requestsPerMinute = 3000, hosts = [], logger = false }: AppOptions): Promise<App> {
+export async function buildApp(options: AppOptions): Promise<App> {
+  const { db, webRoot, requestsPerMinute = 3000, hosts = [], logger = false, heavy = heavyHere(db) } = options;
   const app = Fastify({
     logger,
     bodyLimit: 256 * 1024,
@@ -40,7 +44,8 @@ export async function buildApp({ db, webRoot, requestsPerMinute = 3000, hosts = 
   ownAddressOnly(app, hosts);
   await secure(app, requestsPerMinute);
   await describeApi(app);
-  const feature = { db };
+  const feature = { db, heavy };
+  app.addHook('onClose', () => heavy.close());
   await app.register(healthRoutes, feature);
   await app.register(jobRoutes, feature);
   await app.register(catalogueRoutes, feature);

@@ -3,6 +3,8 @@ import { ensureStandardCatalogue } from './catalogue/catalogue-store.js';
 import { readConfig } from './config.js';
 import { connectDatabase, migrate } from './database/connect.js';
 import { loadDemo } from './demo/load-demo.js';
+import { heavyInWorkers } from './heavy/heavy-in-workers.js';
+import { lateByForm } from './jobs/summaries.js';
 import type { App } from './plugins/app-type.js';
 
 const config = inPlainWords(() => readConfig(process.env));
@@ -27,7 +29,15 @@ try {
   await migrate(db);
   await ensureStandardCatalogue(db);
   if (config.demo !== 'none') await loadDemo(db, config.demo === 'reset');
-  app = await buildApp({ db, hosts: config.hosts, ...(config.webRoot ? { webRoot: config.webRoot } : {}), logger: { level: 'warn' } });
+  await lateByForm(db);
+  const heavy = heavyInWorkers(config.databaseUrl);
+  app = await buildApp({
+    db,
+    heavy,
+    hosts: config.hosts,
+    ...(config.webRoot ? { webRoot: config.webRoot } : {}),
+    logger: { level: 'warn' },
+  });
   await app.listen({ host: config.host, port: config.port });
   process.send?.('ready');
   console.log(`Gewinde listens on http://${config.host}:${config.port}`);

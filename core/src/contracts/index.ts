@@ -1,6 +1,6 @@
 export { contract, type AnswerOf, type BodyOf, type Contract, type ParamsOf, type QueryOf } from './contract.js';
 export { ErrorBodySchema, type ErrorBody } from './error-contract.js';
-export { jobContracts, type JobSummary } from './job-contracts.js';
+export { jobContracts, type JobPage, type JobSummary } from './job-contracts.js';
 export {
   LIST_LIMIT,
   shopContracts,

@@ -1,7 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { CommandSchema, MOST_COMMANDS } from '../commands/index.js';
 import { JobChangeSchema, JobDocumentSchema, JobFields, JobFileSchema, JobSchema } from '../job/index.js';
-import { Uuid } from '../schema/index.js';
+import { OneOf, Uuid, WordsOrNone } from '../schema/index.js';
 import { contract } from './contract.js';
 
 const strict = { additionalProperties: false } as const;
@@ -24,10 +24,37 @@ export const JobSummarySchema = Type.Object(
     /** What holds the job up, in words; absent where nothing does. */
     blockedBy: Type.Optional(Type.String()),
     next: Type.String(),
+    /** What is wrong with the job's rows, where they cannot be put together; its figures are 0 then. */
+    unsound: Type.Optional(Type.String()),
+    /** What was found in it by the words that were asked for, the best first. */
+    found: Type.Optional(
+      Type.Array(
+        Type.Object({
+          kind: OneOf(['line', 'port', 'component', 'part']),
+          id: Type.String(),
+          name: Type.String(),
+          detail: Type.String(),
+          componentId: Type.Optional(Type.String()),
+        }),
+      ),
+    ),
   },
   { title: 'JobSummary' },
 );
 export type JobSummary = Static<typeof JobSummarySchema>;
+
+/** Some of the jobs that were asked for, in the order of their numbers. */
+const JobPageSchema = Type.Object(
+  {
+    jobs: Type.Array(JobSummarySchema),
+    /** How many there are of those asked for, from the first to the last. */
+    total: Count,
+    /** Jobs that changed so lately, or so many at once, that looking for words may miss what is new in them; they are read anew meanwhile. */
+    behind: Count,
+  },
+  { title: 'JobPage' },
+);
+export type JobPage = Static<typeof JobPageSchema>;
 
 export const StepBody = Type.Object({ key: ChangeKey }, strict);
 
@@ -35,9 +62,18 @@ export const jobContracts = {
   listJobs: contract({
     method: 'GET',
     path: '/api/jobs',
-    summary: 'The jobs with where each stands',
-    query: Type.Object({ archived: Type.Optional(Type.Union([Type.Literal('true'), Type.Literal('false')])) }, strict),
-    answer: Type.Array(JobSummarySchema),
+    summary:
+      'Jobs with where each stands, by number: those from `from` on, `most` of them (50), which have all the words of `find` in number, name, lines, ports, components or parts',
+    query: Type.Object(
+      {
+        archived: Type.Optional(Type.Union([Type.Literal('true'), Type.Literal('false')])),
+        find: Type.Optional(WordsOrNone(120)),
+        from: Type.Optional(Type.String({ pattern: '^\\d{1,7}$' })),
+        most: Type.Optional(Type.String({ pattern: '^([1-9]\\d?|100)$' })),
+      },
+      strict,
+    ),
+    answer: JobPageSchema,
     status: 200,
   }),
   createJob: contract({

@@ -66,4 +66,6 @@ export { fluidOf, services, serviceById, type Service } from './services.js';
 export { jobEntities, jobEntityTypes, type EntityEntry, type JobEntities, type JobEntity, type JobEntityType } from './entities.js';
 export { applyChange, ChangeHead, differenceOf, JobChangeSchema, JobEntitySchema, rowsOf, withRows, type JobChange } from './change.js';
 export { newsOf, receive, replicaOf, type Progress, type Replica } from './replica.js';
+export { partsNamedBy, partsNamedIn } from './parts-named.js';
+export { bestFound, findablesOf, hasWords, searchWords, wordsIn, type Findable } from './find-in-job.js';
 export * from './file/index.js';

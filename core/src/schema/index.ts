@@ -4,3 +4,4 @@ export { without } from './without.js';
 export type { Frozen } from './frozen.js';
 export { Uuid } from './uuid.js';
 export { Words, WordsOrNone, Text, wordsProblem, holdsUnseen } from './plain-words.js';
+export { folded } from './folded.js';

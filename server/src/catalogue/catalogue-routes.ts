@@ -5,17 +5,16 @@ import { stepHistory } from '../history/step-history.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
-import { catalogueRevision, readPart, readShop } from './catalogue-store.js';
-import { exportList, importList, previewList } from './part-list.js';
+import { catalogueRevision, readPart } from './catalogue-store.js';
 import { runShopCommands } from './shop-commands.js';
 
 /** What all jobs share: the catalogue and its lists, and what the shop weighs. */
-export async function catalogueRoutes(app: App, { db }: Feature): Promise<void> {
+export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise<void> {
   serve(app, shopContracts.readCatalogue, async ({ request, reply }) => {
     const tag = `"${await catalogueRevision(db)}"`;
     void reply.header('etag', tag).header('cache-control', 'no-cache');
     if (request.headers['if-none-match'] === tag) return reply.status(304).send();
-    return readShop(db);
+    return heavy.run('readShop');
   });
   serve(app, shopContracts.readPart, async ({ params }) => readPart(db, params.part));
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
@@ -24,13 +23,13 @@ export async function catalogueRoutes(app: App, { db }: Feature): Promise<void> 
   serve(app, shopContracts.undoShop, async ({ body, client }) =>
     asShopChange(await stepHistory(db, 'shop', { client, key: body.key }, 'undo')),
   );
-  serve(app, shopContracts.previewList, async ({ body }) => previewList(db, body.csv, body.section, body.mapping));
+  serve(app, shopContracts.previewList, async ({ body }) => heavy.run('previewList', body.csv, body.section, body.mapping));
   serve(app, shopContracts.importList, async ({ body, client }) =>
-    importList(db, body.csv, body.section ?? 'fitting', body.mapping, { client, key: body.key }),
+    heavy.run('importList', body.csv, body.section ?? 'fitting', body.mapping, { client, key: body.key }),
   );
   serve(app, shopContracts.exportList, async ({ query, reply }) => {
     const name = (query.section ?? 'catalogue').replace(/[^a-z]+/g, '-');
     void reply.header('content-disposition', `attachment; filename="${name}.csv"`);
-    return exportList(db, query.section);
+    return heavy.run('exportList', query.section);
   });
 }

@@ -80,7 +80,7 @@ describe('the catalogue in the database', () => {
   });
 
   it('has a displaced sensor in the demo, which the solver keeps on a tee', async () => {
-    const jobs = (await shop.call('GET', '/api/jobs')).body as unknown as { job: { id: string; number: string } }[];
+    const { jobs } = (await shop.call('GET', '/api/jobs')).body as unknown as { jobs: { job: { id: string; number: string } }[] };
     const body = await shop.document(jobs.find((j) => j.job.number === '2403')!.job.id);
     const port = body.ports.find((p) => p.sensor)!;
     expect(port.sensor).toMatchObject({ name: 'pressure sender', connector: parseConnector('r 1/8 m'), movedTo: null });

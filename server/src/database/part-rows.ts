@@ -86,12 +86,37 @@ export async function insertPartRows(trx: Knex.Transaction, parts: readonly Cata
 
 /** Parts as they are to be now: by their ids alone, codes last, so that a code can change hands and never decides which part is written. */
 export async function updatePartRows(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
+  const mark: { revision: number } | undefined = await trx('marks').where({ name: 'catalogue' }).first('revision');
+  const revision = Number(mark?.revision ?? 0) + 1;
   for (const some of pieces(parts)) {
-    const rows = some.map((part) => ({ ...columnsOf(part), position: 0 }));
-    await trx('parts').insert(rows).onConflict('id').merge(['data', 'kind', 'origin', 'version', 'retired']);
+    const said = await saidSoFar(trx, some);
+    const rows = some.map((part) => ({ ...columnsOf(part), position: 0, changed: revision }));
+    const same = rows.filter(({ id, data }, i) => said.get(id) === saying(data, some[i]!.part.code));
+    const other = rows.filter((row) => !same.includes(row));
+    const columns = ['data', 'kind', 'origin', 'version', 'retired'];
+    if (same.length > 0) await trx('parts').insert(same).onConflict('id').merge(columns);
+    if (other.length > 0)
+      await trx('parts')
+        .insert(other)
+        .onConflict('id')
+        .merge([...columns, 'changed']);
   }
   await writeOffers(trx, parts);
   await moveStock(trx, parts);
+}
+
+/** What jobs that use them can see of parts: all but prices and stock. */
+async function saidSoFar(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<Map<string, string>> {
+  const ids = parts.map(({ id }) => id);
+  const rows: { id: string; data: unknown; code: string | null }[] = await trx('parts')
+    .leftJoin('offers', 'offers.part_id', 'parts.id')
+    .whereIn('parts.id', ids)
+    .select('parts.id', 'parts.data', 'offers.code');
+  return new Map(rows.map(({ id, data, code }) => [id, saying(data, code)]));
+}
+
+function saying(data: unknown, code: string | null | undefined): string {
+  return `${typeof data === 'string' ? data : JSON.stringify(data)} ${code ?? ''}`;
 }
 
 async function writeOffers(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
@@ -145,7 +170,7 @@ async function moveStock(trx: Knex.Transaction, parts: readonly CataloguePart[])
   }
 }
 
-function columnsOf({ id, kind, version, origin, part }: CataloguePart): Record<string, unknown> {
+function columnsOf({ id, kind, version, origin, part }: CataloguePart): PartColumns & { data: string; retired: boolean } {
   const {
     priceMinor: _price,
     pricePerMetreMinor: _metre,

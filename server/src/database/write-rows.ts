@@ -2,6 +2,7 @@ import type { CataloguePart, EntityType } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { entityTypes, tables, type Entity, type Rows } from './entities.js';
 import { insertPartRows, lockPartRows, updatePartRows } from './part-rows.js';
+import { keepUses } from './part-uses.js';
 import { pieces } from './pieces.js';
 
 /** Rows by id, locked for the rest of the transaction; those that are not there are left out. */
@@ -20,16 +21,23 @@ export async function lockRows<T extends EntityType>(
   return found;
 }
 
+/** Rows to be written. `was` tells those that are changed as they were, where that is known: it saves work. */
+export interface RowsToWrite {
+  readonly made: readonly Entity[];
+  readonly changed: readonly Entity[];
+  readonly gone: readonly Entity[];
+  readonly was?: readonly Entity[];
+}
+
 /** Makes, changes and takes away rows in an order that no reference stands in the way of. */
-export async function writeRows(
-  trx: Knex.Transaction,
-  rows: { readonly made: readonly Entity[]; readonly changed: readonly Entity[]; readonly gone: readonly Entity[] },
-): Promise<void> {
+export async function writeRows(trx: Knex.Transaction, rows: RowsToWrite): Promise<void> {
   const { made, changed, gone } = rows;
+  const nameParts = await keepUses(trx, rows);
   await deleteRows(trx, 'line', gone);
   for (const type of entityTypes) await insertRows(trx, type, made);
   for (const type of entityTypes) await updateRows(trx, type, changed);
   for (const type of [...entityTypes].reverse()) if (type !== 'line') await deleteRows(trx, type, gone);
+  await nameParts();
 }
 
 async function insertRows(trx: Knex.Transaction, type: EntityType, entities: readonly Entity[]): Promise<void> {

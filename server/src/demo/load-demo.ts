@@ -3,6 +3,7 @@ import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { missingParts, replaceInCatalogue } from '../catalogue/catalogue-store.js';
 import { writeRows } from '../database/write-rows.js';
+import { lockScope } from '../history/change-rows.js';
 import { rowsOfDocument } from '../jobs/rows-of-document.js';
 import { magpieDocument } from './magpie.js';
 import { sampleCatalogue } from './sample-prices.js';
@@ -23,9 +24,11 @@ export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
       await trx('jobs').whereIn('id', ids).delete();
     }
     const catalogue = sampleCatalogue();
+    const revision = await lockScope(trx, 'shop');
     const invented = await missingParts(trx, entriesOf(catalogue), 'sample');
     await writeRows(trx, { made: invented.map((row) => ({ type: 'part', row })), changed: [], gone: [] });
     await replaceInCatalogue(trx, catalogue, 'sample');
+    await trx('marks').where({ name: 'catalogue' }).update({ revision });
     const present: { number: string }[] = await trx('jobs').whereIn('number', DEMO_NUMBERS).select('number');
     const taken = new Set(present.map((row) => row.number));
     for (const document of [magpieDocument(catalogue, randomUUID), buggy()])

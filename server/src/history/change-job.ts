@@ -34,6 +34,7 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
       made: after.filter((e) => !there.has(e.row.id)),
       changed: after.filter((e) => there.has(e.row.id)),
       gone: removed,
+      was: before,
     }).catch(refusedByKeys(next));
     return { label, before: [...before, ...removed], after };
   });
@@ -69,6 +70,8 @@ function fittingIds(value: unknown): string[] {
 function refusedByKeys({ job }: JobDocument): (error: unknown) => never {
   return (error) => {
     const { code, sqlMessage = '' } = error as { code?: string; sqlMessage?: string };
+    if (code === 'ER_NO_REFERENCED_ROW_2' && /part_uses/.test(sqlMessage))
+      throw new AppError('not-found', 'A part that this names has just been taken out of the catalogue.');
     if (code !== 'ER_DUP_ENTRY') throw error;
     if (/jobs_number/.test(sqlMessage)) throw new AppError('number-taken', `Job number ${job.number} is taken.`, { field: 'number' });
     if (/port_[ab]_unique/.test(sqlMessage))

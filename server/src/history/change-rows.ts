@@ -2,7 +2,7 @@ import { entities } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { inTransaction } from '../database/in-transaction.js';
 import { AppError } from '../errors/app-error.js';
-import { scopeName, type Change, type Scope, type Sender, type Written } from './change.js';
+import { rowOf, type Change, scopeName, type Scope, type Sender, type Written } from './change.js';
 import { changeByKey, recordEvent } from './event-store.js';
 
 /**
@@ -17,7 +17,7 @@ export async function changeRows(
   make: (trx: Knex.Transaction, at: string) => Promise<Written>,
 ): Promise<Change> {
   return inTransaction(db, async (trx) => {
-    await lockScope(trx, scope);
+    const revision = await lockScope(trx, scope);
     const made = await changeByKey(trx, scope, sender.key);
     if (made) return made;
     const at = new Date();
@@ -26,26 +26,26 @@ export async function changeRows(
     await trx('events')
       .where({ scope: scopeName(scope), state: 'undone', client: sender.client })
       .update({ state: 'dropped' });
-    const change = await recordEvent(trx, scope, record ? 'record' : 'edit', sender, written, at);
-    await touch(trx, scope, change.at);
+    const change = await recordEvent(trx, { scope, revision }, record ? 'record' : 'edit', sender, written, at);
     return change;
   });
 }
 
-/** One change at a time in a scope: its events come in the order in which they are written. @throws {AppError} not-found */
-export async function lockScope(trx: Knex.Transaction, scope: Scope): Promise<void> {
-  if (scope === 'shop') {
-    await trx('marks').insert({ name: 'catalogue', at: new Date() }).onConflict('name').merge();
-    return;
-  }
-  const job: unknown = await trx('jobs').where({ id: scope.job }).forUpdate().first('id');
-  if (!job) throw new AppError('not-found', 'This job no longer exists.');
-}
-
-/** When the job was last changed. */
-export async function touch(trx: Knex.Transaction, scope: Scope, at: string): Promise<void> {
-  if (scope !== 'shop')
-    await trx('jobs')
-      .where({ id: scope.job })
-      .update({ updated_at: new Date(at) });
+/**
+ * One change at a time in a scope: its events come in the order in which they are written, on every database of a cluster too, since
+ * the number is written to the row that is held.
+ *
+ * @returns the number of the change to be made
+ * @throws {AppError} not-found
+ */
+export async function lockScope(trx: Knex.Transaction, scope: Scope): Promise<number> {
+  const { table, where } = rowOf(scope);
+  if (scope === 'shop')
+    await trx(table)
+      .insert({ ...where, at: new Date() })
+      .onConflict('name')
+      .merge(['name']);
+  const row = (await trx(table).where(where).forUpdate().first('revision')) as { revision: number } | undefined;
+  if (!row) throw new AppError('not-found', 'This job no longer exists.');
+  return Number(row.revision) + 1;
 }

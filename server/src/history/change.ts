@@ -8,6 +8,17 @@ export function scopeName(scope: Scope): string {
   return scope === 'shop' ? 'shop' : scope.job;
 }
 
+/** The row that is held while a change of the scope is made, and that says how far it has come. */
+export function rowOf(scope: Scope): { readonly table: string; readonly where: Record<string, string> } {
+  return scope === 'shop' ? { table: 'marks', where: { name: 'catalogue' } } : { table: 'jobs', where: { id: scope.job } };
+}
+
+/** A scope that is held, and the number of the change to be made in it. */
+export interface Held {
+  readonly scope: Scope;
+  readonly revision: number;
+}
+
 /** Who sends a change, and by which key it is known again when it is sent twice. */
 export interface Sender {
   /** One tab of a browser. */
@@ -25,6 +36,7 @@ export interface Written {
 
 /** A change as it is answered and streamed. */
 export interface Change {
+  /** How many there have been in its scope, itself counted. */
   readonly id: number;
   readonly key: string;
   readonly kind: JobChange['kind'];

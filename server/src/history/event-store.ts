@@ -3,11 +3,12 @@ import type { Knex } from 'knex';
 import type { Entity } from '../database/entities.js';
 import { fromJson } from '../database/from-json.js';
 import { pieces } from '../database/pieces.js';
-import { scopeName, type Change, type Scope, type Sender, type Written } from './change.js';
+import { rowOf, scopeName, type Change, type Held, type Scope, type Sender, type Written } from './change.js';
 import { EVENT_SCHEMA, upcast } from './upcasters.js';
 
 interface EventColumns {
   readonly id: number;
+  readonly revision: number;
   readonly scope: string;
   readonly at: Date;
   readonly kind: Change['kind'];
@@ -23,7 +24,7 @@ interface RowColumns {
   readonly before_row?: string | null;
   readonly after_row: string | null;
 }
-const COLUMNS = ['id', 'scope', 'at', 'kind', 'label', 'client', 'change_key', 'schema_version'] as const;
+const COLUMNS = ['id', 'revision', 'scope', 'at', 'kind', 'label', 'client', 'change_key', 'schema_version'] as const;
 
 /** An event with its rows on both sides. */
 export interface StoredEvent {
@@ -33,10 +34,10 @@ export interface StoredEvent {
   readonly after: readonly Entity[];
 }
 
-/** Records what was written. */
+/** Records what was written, and how far its scope has come by it. */
 export async function recordEvent(
   trx: Knex.Transaction,
-  scope: Scope,
+  { scope, revision }: Held,
   kind: Change['kind'],
   sender: Sender,
   { label, before, after }: Written,
@@ -45,6 +46,7 @@ export async function recordEvent(
   const short = [...label].slice(0, 200).join('');
   const [id] = (await trx('events').insert({
     scope: scopeName(scope),
+    revision,
     job_id: scope === 'shop' ? null : scope.job,
     at,
     kind,
@@ -59,9 +61,13 @@ export async function recordEvent(
     rows.set(row.id, { type, row_id: row.id, before_row: rows.get(row.id)?.before_row ?? null, after_row: JSON.stringify(row) });
   const numbered = [...rows.values()].map((row, n) => ({ event_id: id, n, ...row }));
   for (const some of pieces(numbered)) await trx('event_rows').insert(some);
+  const { table, where } = rowOf(scope);
+  await trx(table)
+    .where(where)
+    .update(scope === 'shop' ? { revision, at } : { revision, updated_at: at, late: true });
   const now = new Set(after.map((e) => e.row.id));
   return {
-    id,
+    id: revision,
     key: sender.key,
     kind,
     label: short,
@@ -88,9 +94,9 @@ export async function changesSince(db: Knex, places: Places, most: number): Prom
   if (places.size === 0) return [];
   const events = await db('events')
     .where((any) => {
-      for (const [scope, after] of places) void any.orWhere((one) => void one.where({ scope }).where('id', '>', after));
+      for (const [scope, after] of places) void any.orWhere((one) => void one.where({ scope }).where('revision', '>', after));
     })
-    .orderBy('id')
+    .orderBy(['scope', 'revision'])
     .limit(most)
     .select<EventColumns[]>(...COLUMNS);
   const changes = await changesOf(db, events);
@@ -99,11 +105,9 @@ export async function changesSince(db: Knex, places: Places, most: number): Prom
 
 /** The newest change of a scope; 0 where there is none. */
 export async function newestChange(db: Knex, scope: Scope): Promise<number> {
-  const row = (await db('events')
-    .where({ scope: scopeName(scope) })
-    .max('id as last')
-    .first()) as { last: number | null } | undefined;
-  return row?.last ?? 0;
+  const { table, where } = rowOf(scope);
+  const row = (await db(table).where(where).first('revision')) as { revision: number } | undefined;
+  return Number(row?.revision ?? 0);
 }
 
 /** The sender's own newest change that can be taken back, or the one taken back last. Records are left alone. */
@@ -115,7 +119,7 @@ export async function ownEvent(
 ): Promise<StoredEvent | undefined> {
   const event = await trx('events')
     .where({ scope: scopeName(scope), kind: 'edit', state, client })
-    .orderBy('id', state === 'done' ? 'desc' : 'asc')
+    .orderBy('revision', state === 'done' ? 'desc' : 'asc')
     .first<EventColumns | undefined>(...COLUMNS);
   if (!event) return undefined;
   const rows = (await trx('event_rows').where({ event_id: event.id }).orderBy('n')) as RowColumns[];
@@ -138,10 +142,10 @@ async function changesOf(db: Knex, events: readonly EventColumns[]): Promise<Cha
     if (own) own.push(row);
     else byEvent.set(row.event_id, [row]);
   }
-  return events.map(({ id, at, kind, label, client, change_key, schema_version }) => {
+  return events.map(({ id, revision, at, kind, label, client, change_key, schema_version }) => {
     const own = byEvent.get(id) ?? [];
     return {
-      id,
+      id: Number(revision),
       key: change_key ?? '',
       kind,
       label,

@@ -109,7 +109,7 @@ describe('history', () => {
     const { jobId, lineId } = await sampleJob(server, 'H-record');
     await server.change(jobId, rename(lineId, 1, 'Edited'), 'me');
     const { id } = (await server.change(jobId, rename(lineId, 2, 'Recorded'), 'me')).body;
-    await server.db('events').where({ id }).update({ kind: 'record' });
+    await server.db('events').where({ scope: jobId, revision: id }).update({ kind: 'record' });
     expect((await step(jobId, 'undo', 'me')).body.code).toBe('cannot-undo');
     expect((await server.document(jobId)).lines[0]!.name).toBe('Recorded');
   });

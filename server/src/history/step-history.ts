@@ -5,7 +5,7 @@ import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { lockRows, writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
-import { lockScope, touch } from './change-rows.js';
+import { lockScope } from './change-rows.js';
 import type { Change, Scope, Sender } from './change.js';
 import { changeByKey, ownEvent, recordEvent, type StoredEvent } from './event-store.js';
 
@@ -19,7 +19,7 @@ const REFUSED_BY_KEYS = new Set(['ER_DUP_ENTRY', 'ER_NO_REFERENCED_ROW_2', 'ER_R
  */
 export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direction: 'undo' | 'redo'): Promise<Change> {
   return inTransaction(db, async (trx) => {
-    await lockScope(trx, scope);
+    const revision = await lockScope(trx, scope);
     const made = await changeByKey(trx, scope, sender.key);
     if (made) return made;
     const event = await ownEvent(trx, scope, sender.client, direction === 'undo' ? 'done' : 'undone');
@@ -33,9 +33,7 @@ export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direct
     await trx('events')
       .where({ id: event.id })
       .update({ state: direction === 'undo' ? 'undone' : 'done' });
-    const change = await recordEvent(trx, scope, direction, sender, { label: event.label, before: from, after });
-    await touch(trx, scope, change.at);
-    return change;
+    return recordEvent(trx, { scope, revision }, direction, sender, { label: event.label, before: from, after });
   });
 }
 
@@ -66,7 +64,7 @@ async function restore(
     (entity) =>
       ({ ...entity, row: { ...entity.row, version: Math.max(now.get(entity.row.id)?.version ?? 0, entity.row.version) + 1 } }) as Entity,
   );
-  await writeRows(trx, { made: next.filter((e) => !now.has(e.row.id)), changed: next.filter((e) => now.has(e.row.id)), gone });
+  await writeRows(trx, { made: next.filter((e) => !now.has(e.row.id)), changed: next.filter((e) => now.has(e.row.id)), gone, was: from });
   return next;
 }
 

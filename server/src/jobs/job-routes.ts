@@ -1,17 +1,19 @@
 import { jobContracts } from '@gewinde/core';
-import { readCatalogue } from '../catalogue/catalogue-store.js';
 import { changeJob } from '../history/change-job.js';
 import { asJobChange } from '../history/change.js';
 import { stepHistory } from '../history/step-history.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
-import { createJob, listJobs } from './job-store.js';
+import { findJobs } from './find-jobs.js';
+import { createJob } from './job-store.js';
 import { readJobAt } from './read-document.js';
 
 /** Jobs: the board, one whole, and every change to one. */
-export async function jobRoutes(app: App, { db }: Feature): Promise<void> {
-  serve(app, jobContracts.listJobs, async ({ query }) => listJobs(db, query.archived === 'true', await readCatalogue(db)));
+export async function jobRoutes(app: App, { db, heavy }: Feature): Promise<void> {
+  serve(app, jobContracts.listJobs, async ({ query: { archived, find = '', from = '0', most = '50' } }) =>
+    findJobs(db, { archived: archived === 'true', find, from: Number(from), most: Number(most) }, heavy),
+  );
   serve(app, jobContracts.createJob, async ({ body }) => createJob(db, body));
   serve(app, jobContracts.readJob, async ({ params }) => readJobAt(db, params.id));
   serve(app, jobContracts.changeJob, async ({ params, body, client }) =>

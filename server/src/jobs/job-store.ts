@@ -1,18 +1,9 @@
-import type { Catalogue, Job, JobSummary } from '@gewinde/core';
+import type { Job } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { listRows } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { lockRows, writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
-import { readDocument } from './read-document.js';
-import { summarise } from './summarise.js';
-
-/** All jobs of one kind with where they stand, by number. */
-export async function listJobs(db: Knex, archived: boolean, catalogue: Catalogue): Promise<JobSummary[]> {
-  const jobs = await listRows(db, 'job', { archived });
-  return Promise.all(jobs.map(async (job) => summarise(await readDocument(db, job.id), catalogue)));
-}
 
 /** A new, empty job; the same one when it is sent again. @throws {AppError} number-taken */
 export async function createJob(db: Knex, fields: { id?: string; number: string; name: string; description?: string }): Promise<Job> {

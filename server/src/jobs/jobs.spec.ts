@@ -19,7 +19,7 @@ beforeEach(async () => {
   await server.db('jobs').delete();
 });
 const create = (body: { number: string; name: string }) => server.ask(jobContracts.createJob, { body });
-const list = async (archived: 'true' | 'false' = 'false') => (await server.ask(jobContracts.listJobs, { query: { archived } })).body;
+const list = async (archived: 'true' | 'false' = 'false') => (await server.ask(jobContracts.listJobs, { query: { archived } })).body.jobs;
 const rename = (id: string, version: number, name: string): Command => ({ do: 'edit-line', id, version, set: { name } });
 
 describe('jobs', () => {

@@ -31,3 +31,18 @@ export function summarise(document: JobDocument, catalogue: Catalogue): JobSumma
     next,
   };
 }
+
+/** A job whose rows do not hold together: it is shown as such, and stands in nobody's way. */
+export function unsoundSummary({ job, components, ports, lines }: JobDocument, error: unknown): JobSummary {
+  return {
+    job,
+    components: components.length,
+    ports: ports.length,
+    lines: lines.length,
+    linesThatSeal: 0,
+    linesChecked: 0,
+    linesThatLeak: 0,
+    unsound: (error as Error).message,
+    next: 'Put its rows right, or restore a backup',
+  };
+}

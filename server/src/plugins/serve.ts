@@ -1,5 +1,6 @@
 import { ErrorBodySchema, type AnswerOf, type BodyOf, type Contract, type ParamsOf, type QueryOf } from '@gewinde/core';
 import type { FastifyReply, FastifyRequest } from 'fastify';
+import { JsonText } from '../heavy/json-text.js';
 import type { App } from './app-type.js';
 
 /** What a handler is given, as its contract says it, checked. */
@@ -17,7 +18,11 @@ export interface Asked<C extends Contract> {
  * Registers a route by its contract: what comes in is checked by it, the API's description is made of it, and the handler answers what
  * it says, or has sent the answer itself.
  */
-export function serve<C extends Contract>(app: App, contract: C, handle: (asked: Asked<C>) => Promise<AnswerOf<C> | FastifyReply>): void {
+export function serve<C extends Contract>(
+  app: App,
+  contract: C,
+  handle: (asked: Asked<C>) => Promise<AnswerOf<C> | JsonText<AnswerOf<C>> | FastifyReply>,
+): void {
   const { method, path, summary, params, query, body, answer, status, bodyLimit, type } = contract;
   app.route({
     method,
@@ -44,7 +49,7 @@ export function serve<C extends Contract>(app: App, contract: C, handle: (asked:
         reply,
         client: clientOf(request),
       });
-      return answered;
+      return answered instanceof JsonText ? reply.type('application/json; charset=utf-8').send(answered.text) : answered;
     },
   });
 }

@@ -1,7 +1,8 @@
-import { documentOfFile, entriesOf, readJobFile, type JobSummary } from '@gewinde/core';
+import { documentOfFile, entriesOf, partsNamedIn, readJobFile, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { missingParts, readCatalogue } from '../catalogue/catalogue-store.js';
+import { findParts } from '../catalogue/catalogue-lookup.js';
+import { missingParts } from '../catalogue/catalogue-store.js';
 import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { writeRows } from '../database/write-rows.js';
@@ -20,16 +21,17 @@ import { summarise } from '../jobs/summarise.js';
 export async function importJob(db: Knex, value: unknown, sender: Sender): Promise<{ summary: JobSummary; renumberedFrom?: string }> {
   return inTransaction(db, async (trx) => {
     // the catalogue must not change between what is known of it and what is added
-    await lockScope(trx, 'shop');
-    const read = readJobFile(value, new Set((await readCatalogue(trx)).fittings.map((f) => f.id)));
+    const revision = await lockScope(trx, 'shop');
+    const read = readJobFile(value, new Set(await trx('parts').where({ kind: 'fitting' }).pluck<string[]>('id')));
     const wanted = read.file.job.number;
     const number = await freeNumber(trx, wanted);
     const document = documentOfFile(read, { number, updatedAt: new Date().toISOString(), newId: randomUUID });
     const brought = entriesOf({ ...read.file.parts, supplies: [] });
     const parts = (await missingParts(trx, brought, 'import')).map((row): Entity => ({ type: 'part', row }));
     await writeRows(trx, { made: [...rowsOfDocument(document), ...parts], changed: [], gone: [] });
-    if (parts.length > 0) await recordEvent(trx, 'shop', 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
-    const summary = summarise(document, await readCatalogue(trx));
+    if (parts.length > 0)
+      await recordEvent(trx, { scope: 'shop', revision }, 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
+    const summary = summarise(document, await findParts(trx, [...partsNamedIn(document)]));
     return { summary, ...(number === wanted ? {} : { renumberedFrom: wanted }) };
   });
 }

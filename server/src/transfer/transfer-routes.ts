@@ -1,26 +1,26 @@
 import { assembleJob, jobContracts, partsList, writeJobFile } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
-import { readCatalogue, readSealRules } from '../catalogue/catalogue-store.js';
+import { partsFor } from '../catalogue/catalogue-lookup.js';
+import { readSealRules } from '../catalogue/catalogue-store.js';
 import { readDocument } from '../jobs/read-document.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
-import { importJob } from './import-job.js';
 import { partsCsv } from './parts-csv.js';
 
 /** Jobs out as files and in again, and the parts list for a spreadsheet. */
-export async function transferRoutes(app: App, { db }: Feature): Promise<void> {
+export async function transferRoutes(app: App, { db, heavy }: Feature): Promise<void> {
   serve(app, jobContracts.exportJob, async ({ params, reply }) => {
     const document = await readDocument(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}.gewinde.json"`);
-    return writeJobFile(document, await readCatalogue(db));
+    return writeJobFile(document, await partsFor(db, document));
   });
-  serve(app, jobContracts.importJob, async ({ body, client }) => importJob(db, body, { client, key: randomUUID() }));
+  serve(app, jobContracts.importJob, async ({ body, client }) => heavy.run('importJob', body, { client, key: randomUUID() }));
   serve(app, jobContracts.exportPartsList, async ({ params, reply }) => {
     const document = await readDocument(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}-parts.csv"`);
     const { rules: seals } = await readSealRules(db);
-    return partsCsv(partsList(assembleJob(document, await readCatalogue(db), undefined, { seals })));
+    return partsCsv(partsList(assembleJob(document, await partsFor(db, document), undefined, { seals })));
   });
 }
 

@@ -7,7 +7,7 @@ let server: TestApp;
 beforeAll(async () => (server = await startTestApp()));
 afterAll(async () => server.close());
 
-const jobs = async () => (await server.ask(jobContracts.listJobs, {})).body.map((s) => s.job);
+const jobs = async () => (await server.ask(jobContracts.listJobs, {})).body.jobs.map((s) => s.job);
 const exportOf = (id: string) => server.ask(jobContracts.exportJob, { params: { id } });
 const take = (file: unknown) => server.ask(jobContracts.importJob, { body: file });
 
@@ -30,7 +30,7 @@ describe('a job file', () => {
     expect(original.lines).toHaveLength(13);
     const { summary, renumberedFrom } = (await take(original)).body;
     expect([summary.job.number, renumberedFrom]).toEqual(['2403-2', '2403']);
-    expect(summary).toEqual((await server.ask(jobContracts.listJobs, {})).body.find((s) => s.job.number === '2403-2'));
+    expect(summary).toEqual((await server.ask(jobContracts.listJobs, {})).body.jobs.find((s) => s.job.number === '2403-2'));
     const again = (await exportOf(summary.job.id)).body;
     expect(again).toEqual({ ...original, job: { ...original.job, number: '2403-2' } });
   });

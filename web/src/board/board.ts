@@ -1,77 +1,92 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { jobContracts, type AnswerOf, type Job } from '@gewinde/core';
+import { jobContracts, type Job } from '@gewinde/core';
 import { NgbModal, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
-import { catchError, firstValueFrom, from, map, merge, of, scan, Subject, switchMap } from 'rxjs';
+import { debounceTime, distinctUntilChanged, EMPTY, firstValueFrom, from, map, switchMap } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { Api, ApiError } from '../data/api';
 import { JobStore } from '../data/job-store';
 import { Messages } from '../data/messages';
 import { Icon } from '../shared/icon';
+import { placeInJob } from '../shared/job-place';
 import { Whole } from '../shared/whole';
+import { WideScreen } from '../shared/wide-screen';
 import { TopBar } from '../shell/top-bar';
 import { JobDialog } from './job-dialog';
+import { JobPages, type Summary } from './job-pages';
 
-type Summary = AnswerOf<typeof jobContracts.listJobs>[number];
 interface Grade {
   readonly name: string;
   /** 0…1 of the step done. */
   readonly done: number;
 }
-interface Listed {
-  readonly jobs: readonly Summary[] | null;
-  readonly error: string | null;
-}
+type Found = NonNullable<Summary['found']>[number];
 
 /** The jobs as they stand: how far each is, what blocks it, what comes next. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Icon, NgbTooltip, TopBar, Whole],
+  imports: [Icon, NgbTooltip, ReactiveFormsModule, RouterLink, ScrollingModule, TopBar, Whole],
+  providers: [JobPages],
   templateUrl: './board.html',
   styleUrl: './board.scss',
 })
 export class Board {
+  /** `?find=`: what is looked for. */
+  readonly find = input<string>();
+
   private readonly api = inject(Api);
   private readonly modal = inject(NgbModal);
   private readonly router = inject(Router);
   private readonly messages = inject(Messages);
+  private readonly screen = inject(WideScreen);
+  protected readonly pages = inject(JobPages);
 
   protected readonly archived = signal(false);
   protected readonly importError = signal<string | null>(null);
-  private readonly again = new Subject<void>();
-  private readonly changed = new Subject<(jobs: readonly Summary[]) => readonly Summary[]>();
-
-  private readonly listed = toSignal(
-    toObservable(this.archived).pipe(
-      switchMap((archived) =>
-        merge(of(undefined), this.again).pipe(
-          switchMap(() =>
-            this.api.call(jobContracts.listJobs, { query: { archived: archived ? 'true' : 'false' } }).pipe(
-              switchMap((jobs) =>
-                merge(
-                  of(() => jobs),
-                  this.changed,
-                ).pipe(scan((list: readonly Summary[], change) => change(list), [])),
-              ),
-              map((jobs): Listed => ({ jobs, error: null })),
-              catchError((error: ApiError) => of<Listed>({ jobs: null, error: error.message })),
-            ),
-          ),
-        ),
-      ),
-    ),
-    { initialValue: { jobs: null, error: null } satisfies Listed },
-  );
-  protected readonly jobs = computed(() => this.listed().jobs);
-  protected readonly error = computed(() => this.listed().error);
+  protected readonly words = new FormControl('', { nonNullable: true });
+  protected readonly rowHeight = computed(() => (this.screen.wide() ? 80 : 132));
+  private readonly viewport = viewChild(CdkVirtualScrollViewport);
 
   constructor() {
     inject(JobStore).close();
+    let typed = '';
+    effect(() => {
+      const find = this.find() ?? '';
+      // what is being typed is left alone; an address that says otherwise has come from elsewhere
+      if (find !== typed) this.words.setValue(find, { emitEvent: false });
+      this.load();
+      untracked(() => this.viewport()?.scrollToIndex(0));
+    });
+    this.words.valueChanges
+      .pipe(
+        debounceTime(200),
+        map((words) => words.trim()),
+        distinctUntilChanged(),
+        takeUntilDestroyed(),
+      )
+      .subscribe((find) => {
+        typed = find;
+        void this.router.navigate([], { queryParams: { find: find || null }, replaceUrl: true });
+      });
+    toObservable(this.viewport)
+      .pipe(
+        switchMap((viewport) => viewport?.renderedRangeStream ?? EMPTY),
+        takeUntilDestroyed(),
+      )
+      .subscribe((range) => this.pages.show(range));
   }
 
+  protected readonly trackRow = (at: number, summary: Summary | undefined): string | number => summary?.job.id ?? at;
+
   protected load(): void {
-    this.again.next();
+    this.pages.ask({ archived: this.archived(), find: this.find()?.trim() ?? '' });
+  }
+
+  protected all(): void {
+    this.words.setValue('');
   }
 
   protected grades(s: Summary): Grade[] {
@@ -83,24 +98,27 @@ export class Board {
     ];
   }
 
+  protected place({ job }: Summary, found: Found) {
+    return placeInJob(job.id, found);
+  }
+
   protected async edit(summary?: Summary): Promise<void> {
     const dialog = this.modal.open(JobDialog, { ariaLabelledBy: 'job-title' });
     (dialog.componentInstance as JobDialog).job.set(summary?.job ?? null);
     const saved = (await dialog.result.catch(() => undefined)) as Job | undefined;
     if (saved && !summary) void this.router.navigate(['/job', saved.id, 'survey']);
-    else if (saved) this.changed.next((jobs) => sorted(jobs.map((s) => (s.job.id === saved.id ? { ...s, job: saved } : s))));
+    else if (saved) this.load();
   }
 
   protected async archive({ job }: Summary): Promise<void> {
     const commands = [{ do: 'edit-job' as const, version: job.version, set: { archived: !job.archived } }];
     try {
       await firstValueFrom(this.api.call(jobContracts.changeJob, { params: { id: job.id }, body: { key: uuid(), commands } }));
-      this.changed.next((jobs) => jobs.filter((s) => s.job.id !== job.id));
       this.messages.tell(job.archived ? `${job.number} is back on the board` : `${job.number} is archived; find it under Archived`);
     } catch (error) {
       this.messages.fault(error);
-      this.load();
     }
+    this.load();
   }
 
   protected async importFile(event: Event): Promise<void> {
@@ -119,16 +137,12 @@ export class Board {
       const { number } = summary.job;
       this.messages.tell(renumberedFrom ? `Number ${renumberedFrom} is taken; the job came in as ${number}` : `Job ${number} came in`);
       if (this.archived()) this.archived.set(false);
-      else this.changed.next((jobs) => sorted([...jobs, summary]));
+      else this.load();
     } catch (error) {
       const place = error instanceof ApiError && error.field ? ` (at ${error.field})` : '';
       this.importError.set(`${file.name}: ${(error as Error).message}${place} Nothing was changed.`);
     }
   }
-}
-
-function sorted(jobs: readonly Summary[]): Summary[] {
-  return [...jobs].sort((a, b) => a.job.number.localeCompare(b.job.number));
 }
 
 function parseFile(text: string): unknown {

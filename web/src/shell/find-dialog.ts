@@ -1,10 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { entriesIn, formatPortThread, partSections, portThreadName } from '@gewinde/core';
+import {
+  entriesIn,
+  findablesOf,
+  hasWords,
+  jobContracts,
+  partSections,
+  searchWords,
+  type AnswerOf,
+  type Catalogue,
+  type Findable,
+} from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
+import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
+import { Api } from '../data/api';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
+import { placeInJob } from '../shared/job-place';
 import { KeyboardCommands } from './keyboard-commands';
 import { steps } from './steps';
 
@@ -15,12 +29,19 @@ interface Finding {
   readonly open: () => unknown;
 }
 
-const MOST = 12;
+type Page = AnswerOf<typeof jobContracts.listJobs>;
 
-/** Finds any line, port, component, part or command of the open job by a few letters. */
+const MOST = 12;
+/** Of other jobs, below what this one has. */
+const MOST_JOBS = 6;
+const WAIT_MS = 150;
+const NONE: Catalogue = { fittings: [], hoses: [], hoseEnds: [], supplies: [] };
+
+/** Finds any line, port, component, part or command of the open job by a few letters, and other jobs by what they have of these. */
 @Component({ changeDetection: ChangeDetectionStrategy.OnPush, templateUrl: './find-dialog.html', styleUrl: './find-dialog.scss' })
 export class FindDialog {
   protected readonly modal = inject(NgbActiveModal);
+  private readonly api = inject(Api);
   private readonly router = inject(Router);
   private readonly store = inject(JobStore);
   private readonly shop = inject(ShopStore);
@@ -30,11 +51,28 @@ export class FindDialog {
   protected readonly text = signal('');
   protected readonly at = signal(0);
   private readonly everything = computed(() => this.gather());
+  /** Jobs that have all the words, as the server tells them; nothing while it does not answer. */
+  private readonly jobs = toSignal(
+    toObservable(this.text).pipe(
+      map((text) => text.trim().slice(0, 120)),
+      debounceTime(WAIT_MS),
+      switchMap((find) =>
+        (find === ''
+          ? of([])
+          : this.api.call(jobContracts.listJobs, { query: { find, most: String(MOST_JOBS) } }).pipe(
+              map(({ jobs }) => jobs),
+              catchError(() => of([])),
+            )
+        ).pipe(startWith([])),
+      ),
+    ),
+    { initialValue: [] as Page['jobs'] },
+  );
   protected readonly found = computed(() => {
-    const words = this.text().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.everything()
-      .filter((f) => words.every((w) => `${f.kind} ${f.name} ${f.detail}`.toLowerCase().includes(w)))
-      .slice(0, MOST);
+    const words = searchWords(this.text());
+    const here = this.everything().filter((f) => hasWords(f, words));
+    const elsewhere = this.jobs().map((summary) => this.asFinding(summary));
+    return [...here.slice(0, MOST - elsewhere.length), ...elsewhere];
   });
 
   protected typed(event: Event): void {
@@ -61,7 +99,6 @@ export class FindDialog {
       (...path: string[]) =>
       () =>
         this.router.navigate(['/job', jobId, ...path]);
-    const componentName = (id: string): string => document?.components.find((c) => c.id === id)?.name ?? '';
     const commands: Finding[] = [
       { kind: 'command', name: 'Board', detail: 'all jobs', open: () => this.router.navigate(['/']) },
       { kind: 'view', name: 'Store', detail: 'catalogue of parts · c', open: () => this.router.navigate(['/store']) },
@@ -75,30 +112,31 @@ export class FindDialog {
     ];
     if (!document) return [...commands, ...this.parts()];
     return [
-      ...document.lines.map((l): Finding => ({
-        kind: 'line',
-        name: `L${l.number} ${l.name}`,
-        detail: l.service.replace('-', ' '),
-        open: go('lines', l.id),
-      })),
-      ...document.ports.map((p): Finding => ({
-        kind: 'port',
-        name: `${componentName(p.componentId)}, ${p.label}`,
-        detail: `${formatPortThread(p)} · ${portThreadName(p)}`,
-        open: () => this.router.navigate(['/job', jobId, 'survey'], { queryParams: { component: p.componentId, port: p.id } }),
-      })),
-      ...document.components.map((c): Finding => ({
-        kind: 'component',
-        name: c.name,
-        detail: c.kind,
-        open: () => this.router.navigate(['/job', jobId, 'survey'], { queryParams: { component: c.id } }),
-      })),
+      // the parts of the store come last, with those of the job among them
+      ...findablesOf(document, NONE)
+        .filter(({ kind }) => kind !== 'part')
+        .map((findable): Finding => ({ ...findable, open: () => this.goTo(document.job.id, findable) })),
       ...steps.map((s): Finding => ({ kind: 'step', name: s.name, detail: '', open: go(s.path) })),
       ...commands,
       { kind: 'command', name: 'Undo', detail: 'Ctrl Z', open: () => this.store.step('undo') },
       { kind: 'command', name: 'Do again', detail: 'Ctrl Shift Z', open: () => this.store.step('redo') },
       ...this.parts(),
     ];
+  }
+
+  private asFinding({ job, found }: Page['jobs'][number]): Finding {
+    const [first] = found ?? [];
+    return {
+      kind: 'job',
+      name: `${job.number} ${job.name}`,
+      detail: first ? `${first.kind} ${first.name} · ${first.detail}` : job.description,
+      open: () => (first ? this.goTo(job.id, first) : this.router.navigate(['/job', job.id])),
+    };
+  }
+
+  private goTo(jobId: string, findable: Pick<Findable, 'kind' | 'id'> & { readonly componentId?: string | undefined }): Promise<boolean> {
+    const { path, query } = placeInJob(jobId, findable);
+    return this.router.navigate(path, { queryParams: query });
   }
 
   /** Parts of every kind that are not taken out. */

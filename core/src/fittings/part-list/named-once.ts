@@ -1,13 +1,10 @@
+import { folded } from '../../schema/index.js';
+
 /** What a part is known by. */
 interface Named {
   readonly id: string;
   readonly code?: string | undefined;
   readonly name: string;
-}
-
-/** An id or code as the database tells it apart: not by case, accents or blanks at the end. */
-function folded(text: string): string {
-  return text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().trimEnd();
 }
 
 /** Sees to it that the lines of a list name no id and no code twice, and none that another part of the catalogue has. */

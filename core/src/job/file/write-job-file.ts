@@ -1,10 +1,9 @@
-import type { ChainLink } from '../../chains/index.js';
 import { formatConnector } from '../../connectors/index.js';
 import type { Catalogue } from '../catalogue.js';
 import { JOB_FILE_VERSION, type JobFile } from './job-file-schema.js';
 import type { JobDocument, Port, Sensor } from '../job-schema.js';
 import { formatPortThread } from '../port-thread.js';
-import { fittingsNamed } from '../line-path.js';
+import { partsNamedIn } from '../parts-named.js';
 import type { LineWay } from '../line-schema.js';
 
 /** The job as a file. The same job always gives the same file: ids become keys in the order of the survey. */
@@ -71,20 +70,11 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
 }
 
 /** The catalogue rows a job uses, each once, in the order of the catalogue. */
-function usedParts({ components, lines, ports }: JobDocument, catalogue: Catalogue): JobFile['parts'] {
-  const fittings = new Set([
-    ...components.flatMap((c) => (c.part ? [c.part.id] : [])),
-    ...lines.flatMap(fittingsNamed),
-    ...ports.flatMap(sensorLinks).map((link) => link.id),
-  ]);
-  const pieces = lines.flatMap((l) => l.pieces);
-  const hoses = new Set(pieces.map((p) => p.hose));
-  const ends = new Set(pieces.flatMap((p) => [p.endA, p.endB]));
-  return structuredCopy({
-    fittings: catalogue.fittings.filter((f) => fittings.has(f.id)),
-    hoses: catalogue.hoses.filter((h) => hoses.has(h.id)),
-    hoseEnds: catalogue.hoseEnds.filter((e) => ends.has(e.id)),
-  });
+function usedParts(document: JobDocument, { fittings, hoses, hoseEnds }: Catalogue): JobFile['parts'] {
+  const named = partsNamedIn(document);
+  const used = <P extends { readonly id: string }>(parts: readonly P[]): P[] => parts.filter((part) => named.has(part.id));
+  const copied = JSON.stringify({ fittings: used(fittings), hoses: used(hoses), hoseEnds: used(hoseEnds) });
+  return JSON.parse(copied) as JobFile['parts'];
 }
 
 function writtenSensor({ name, connector, movedTo }: Sensor, keys: ReadonlyMap<string, string>) {
@@ -93,18 +83,6 @@ function writtenSensor({ name, connector, movedTo }: Sensor, keys: ReadonlyMap<s
     connector: formatConnector(connector),
     movedTo: movedTo && { port: keys.get(movedTo.portId) ?? '?', fittings: movedTo.fittings },
   };
-}
-
-function sensorLinks({ sensor }: Port): ChainLink[] {
-  return sensor?.movedTo?.fittings ?? [];
-}
-
-function structuredCopy(parts: {
-  fittings: Catalogue['fittings'];
-  hoses: Catalogue['hoses'];
-  hoseEnds: Catalogue['hoseEnds'];
-}): JobFile['parts'] {
-  return JSON.parse(JSON.stringify(parts)) as JobFile['parts'];
 }
 
 function byOrder(a: { order: number }, b: { order: number }): number {

@@ -7,6 +7,7 @@ import * as paths from './20261130_paths.js';
 import * as parts from './20261201_parts.js';
 import * as found from './20261202_found.js';
 import * as bodies from './20261203_bodies.js';
+import * as revisions from './20261204_revisions.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -17,4 +18,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261201_parts': parts,
   '20261202_found': found,
   '20261203_bodies': bodies,
+  '20261204_revisions': revisions,
 };

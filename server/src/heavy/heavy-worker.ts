@@ -1,0 +1,20 @@
+import { workerData } from 'node:worker_threads';
+import { connectDatabase } from '../database/connect.js';
+import { toAppError } from '../errors/to-app-error.js';
+import type { HeavyAnswer, HeavyOrder } from './heavy-in-workers.js';
+import { heavyWork } from './heavy.js';
+
+const { databaseUrl } = workerData as { databaseUrl: string };
+const db = connectDatabase(databaseUrl, 2);
+
+/** Does a piece of heavy work; whatever goes wrong is told in the words of the error catalogue. */
+export default async function work({ name, given }: HeavyOrder): Promise<HeavyAnswer> {
+  try {
+    const done: unknown = await (heavyWork[name] as (...all: unknown[]) => Promise<unknown>)(db, ...given);
+    return typeof done === 'string' ? { text: done } : { json: JSON.stringify(done) };
+  } catch (error) {
+    const { code, message, details } = toAppError(error);
+    if (code === 'internal') console.error(error);
+    return { refused: { code, message, details } };
+  }
+}

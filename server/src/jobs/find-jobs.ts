@@ -1,0 +1,62 @@
+import { bestFound, hasWords, searchWords, type JobPage, type JobSummary } from '@gewinde/core';
+import type { Knex } from 'knex';
+import type { Heavy } from '../heavy/heavy.js';
+import { behind, findablesOfJobs, summariesOf, workOut } from './summaries.js';
+
+export interface AskedJobs {
+  readonly archived: boolean;
+  /** Words that each job has to have. */
+  readonly find: string;
+  readonly from: number;
+  readonly most: number;
+}
+
+/** Jobs read anew before words are looked for; where more have changed, the rest follow beside the requests. */
+const READ_FIRST = 20;
+/** Found jobs of which one look tells how many they are; of more, a second one counts. */
+const COUNTED_AT_ONCE = 2000;
+/** What is told of a job of what was found in it. */
+const MOST_FOUND = 3;
+
+/** Some of the jobs of one kind with where they stand, by number. */
+export async function findJobs(db: Knex, asked: AskedJobs, heavy: Heavy): Promise<JobPage> {
+  const words = searchWords(asked.find);
+  return words.length === 0 ? pageOfAll(db, asked) : pageWithWords(db, asked, words, heavy);
+}
+
+async function pageOfAll(db: Knex, { archived, from, most }: AskedJobs): Promise<JobPage> {
+  const rows: { id: string }[] = await db('jobs').where({ archived }).orderBy('number').offset(from).limit(most).select('id');
+  const counted = (await db('jobs').where({ archived }).count({ n: '*' }).first()) as { n: number };
+  const ids = rows.map(({ id }) => id);
+  return { jobs: await summariesOf(db, ids), total, behind: 0 };
+}
+
+async function pageWithWords(db: Knex, { archived, from, most }: AskedJobs, words: readonly string[], heavy: Heavy): Promise<JobPage> {
+  const late = await behind(db, READ_FIRST + 1);
+  if (late.length <= READ_FIRST) await workOut(db, late);
+  else void heavy.run('catchUp').catch(() => undefined);
+  // all words there are, looked through from one end to the other, as bytes
+  const having = (): Knex.QueryBuilder =>
+    db('job_words')
+      .where({ archived })
+      .where((all) => {
+        for (const word of words) void all.whereRaw('locate(cast(? as binary), words) > 0', [word]);
+      });
+  const ids = (await having().orderBy('number').offset(from).limit(COUNTED_AT_ONCE).pluck('job_id')) as string[];
+  const all = ids.length < COUNTED_AT_ONCE && (from === 0 || ids.length > 0);
+  const total = all ? from + ids.length : Number(((await having().count({ n: '*' }).first()) as { n: number }).n);
+  const summaries = await summariesOf(db, ids.slice(0, most));
+  return { jobs: await withFound(db, summaries, words), total, behind: late.length <= READ_FIRST ? 0 : late.length };
+}
+
+/** What of each job the words are about, where number and name do not say it all. */
+async function withFound(db: Knex, summaries: readonly JobSummary[], words: readonly string[]): Promise<JobSummary[]> {
+  const inside = summaries
+    .filter(({ job }) => !hasWords({ kind: 'job', name: job.number, detail: job.name }, words))
+    .map(({ job }) => job.id);
+  const findables = await findablesOfJobs(db, inside);
+  return summaries.map((summary) => {
+    const own = bestFound(findables.get(summary.job.id) ?? [], words, MOST_FOUND);
+    return own.length === 0 ? summary : { ...summary, found: own };
+  });
+}
