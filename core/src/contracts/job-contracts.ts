@@ -63,7 +63,7 @@ export const jobContracts = {
     method: 'GET',
     path: '/api/jobs',
     summary:
-      'Jobs with where each stands, by number: those from `from` on, `most` of them (50), which have all the words of `find` in number, name, lines, ports, components or parts',
+      'Jobs with where each stands, by number: those from `from` on, `most` of them (30), which have all the words of `find` in number, name, lines, ports, components or parts',
     query: Type.Object(
       {
         archived: Type.Optional(Type.Union([Type.Literal('true'), Type.Literal('false')])),

@@ -13,8 +13,6 @@ export interface AskedJobs {
 
 /** Jobs read anew before words are looked for; where more have changed, the rest follow beside the requests. */
 const READ_FIRST = 20;
-/** Found jobs of which one look tells how many they are; of more, a second one counts. */
-const COUNTED_AT_ONCE = 2000;
 /** What is told of a job of what was found in it. */
 const MOST_FOUND = 3;
 
@@ -28,7 +26,7 @@ async function pageOfAll(db: Knex, { archived, from, most }: AskedJobs): Promise
   const rows: { id: string }[] = await db('jobs').where({ archived }).orderBy('number').offset(from).limit(most).select('id');
   const counted = (await db('jobs').where({ archived }).count({ n: '*' }).first()) as { n: number };
   const ids = rows.map(({ id }) => id);
-  return { jobs: await summariesOf(db, ids), total, behind: 0 };
+  return { jobs: await summariesOf(db, ids), total: Number(counted.n), behind: 0 };
 }
 
 async function pageWithWords(db: Knex, { archived, from, most }: AskedJobs, words: readonly string[], heavy: Heavy): Promise<JobPage> {
@@ -42,11 +40,12 @@ async function pageWithWords(db: Knex, { archived, from, most }: AskedJobs, word
       .where((all) => {
         for (const word of words) void all.whereRaw('locate(cast(? as binary), words) > 0', [word]);
       });
-  const ids = (await having().orderBy('number').offset(from).limit(COUNTED_AT_ONCE).pluck('job_id')) as string[];
-  const all = ids.length < COUNTED_AT_ONCE && (from === 0 || ids.length > 0);
-  const total = all ? from + ids.length : Number(((await having().count({ n: '*' }).first()) as { n: number }).n);
-  const summaries = await summariesOf(db, ids.slice(0, most));
-  return { jobs: await withFound(db, summaries, words), total, behind: late.length <= READ_FIRST ? 0 : late.length };
+  const [ids, counted] = await Promise.all([
+    having().orderBy('number').offset(from).limit(most).pluck('job_id') as Promise<string[]>,
+    having().count({ n: '*' }).first() as Promise<{ n: number }>,
+  ]);
+  const summaries = await summariesOf(db, ids);
+  return { jobs: await withFound(db, summaries, words), total: Number(counted.n), behind: late.length <= READ_FIRST ? 0 : late.length };
 }
 
 /** What of each job the words are about, where number and name do not say it all. */

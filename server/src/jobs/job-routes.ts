@@ -11,7 +11,7 @@ import { readJobAt } from './read-document.js';
 
 /** Jobs: the board, one whole, and every change to one. */
 export async function jobRoutes(app: App, { db, heavy }: Feature): Promise<void> {
-  serve(app, jobContracts.listJobs, async ({ query: { archived, find = '', from = '0', most = '50' } }) =>
+  serve(app, jobContracts.listJobs, async ({ query: { archived, find = '', from = '0', most = '30' } }) =>
     findJobs(db, { archived: archived === 'true', find, from: Number(from), most: Number(most) }, heavy),
   );
   serve(app, jobContracts.createJob, async ({ body }) => createJob(db, body));

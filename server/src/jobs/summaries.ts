@@ -1,4 +1,4 @@
-import { findablesOf, wordsIn, type Findable, type JobDocument, type JobSummary } from '@gewinde/core';
+import { findablesOf, folded, wordsIn, type Findable, type JobDocument, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { findParts } from '../catalogue/catalogue-lookup.js';
 import { tables } from '../database/entities.js';
@@ -21,7 +21,6 @@ interface Kept extends Record<string, unknown> {
   readonly as_of: number | null;
   readonly form: number | null;
   readonly shop_revision: number | null;
-  readonly parts_changed: number | null;
 }
 
 /** Where jobs stand, in the order asked for. What is kept holds as long as neither the job nor a part that it names has changed. */
@@ -30,28 +29,35 @@ export async function summariesOf(db: Knex, ids: readonly string[]): Promise<Job
   const rows: Kept[] = await db('jobs as j')
     .leftJoin('job_summaries as s', 's.job_id', 'j.id')
     .whereIn('j.id', ids)
-    .select('j.*', 's.told', 's.revision as as_of', 's.form', 's.shop_revision', changedParts(db));
+    .select('j.*', 's.told', 's.revision as as_of', 's.form', 's.shop_revision');
+  const partsChanged = await changedParts(db, rows);
   const found = new Map<string, JobSummary>();
   const due: string[] = [];
   for (const row of rows)
-    if (holds(row)) found.set(row.id, { job: tables.job.fromColumns(row), ...(JSON.parse(row.told) as Told) });
+    if (holds(row, partsChanged.get(row.id) ?? 0))
+      found.set(row.id, { job: tables.job.fromColumns(row), ...(JSON.parse(row.told) as Told) });
     else due.push(row.id);
   for (const summary of await workOut(db, due)) found.set(summary.job.id, summary);
   return ids.flatMap((id) => found.get(id) ?? []);
 }
 
-/** When a part that the job names changed last, in changes of the shop. */
-function changedParts(db: Knex): Knex.QueryBuilder {
-  return db('part_uses as u')
+/** When a part that a job names changed last, in changes of the shop; nothing of jobs that have seen the last one of any part. */
+async function changedParts(db: Knex, rows: readonly Kept[]): Promise<Map<string, number>> {
+  const { last } = (await db('parts').max({ last: 'changed' }).first()) as { last: number | null };
+  const before = rows.filter((row) => Number(row.shop_revision ?? 0) < Number(last ?? 0)).map(({ id }) => id);
+  if (before.length === 0) return new Map();
+  const changed: { job_id: string; at: number }[] = await db('part_uses as u')
     .join('parts as p', 'p.id', 'u.part_id')
-    .where('u.job_id', db.ref('j.id'))
-    .max('p.changed')
-    .as('parts_changed') as Knex.QueryBuilder;
+    .whereIn('u.job_id', before)
+    .groupBy('u.job_id')
+    .select('u.job_id')
+    .max({ at: 'p.changed' });
+  return new Map(changed.map(({ job_id, at }) => [job_id, Number(at)]));
 }
 
-function holds(row: Kept): row is Kept & { told: string } {
-  const { told, as_of, revision, form, shop_revision, parts_changed } = row;
-  return told !== null && as_of === revision && form === FORM && Number(parts_changed ?? 0) <= Number(shop_revision);
+function holds(row: Kept, partsChanged: number): row is Kept & { told: string } {
+  const { told, as_of, revision, form, shop_revision } = row;
+  return told !== null && as_of === revision && form === FORM && partsChanged <= Number(shop_revision);
 }
 
 /** Jobs that changed since their summaries were kept; `most` of them. Looking for words goes by what is kept. */
@@ -97,7 +103,7 @@ async function workOutSome(db: Knex, ids: readonly string[]): Promise<JobSummary
       form: FORM,
       told: JSON.stringify(told satisfies Told),
     };
-    return { summary, kept, words: { job_id: job.id, archived: job.archived, number: job.number, words } };
+    return { summary, kept, words: { job_id: job.id, archived: job.archived, number: folded(job.number), words } };
   });
   if (made.length > 0) await keep(db, made);
   return made.map(({ summary }) => summary);

@@ -21,7 +21,7 @@ export interface Listed {
 }
 
 /** Jobs read at once. */
-export const PAGE = 50;
+export const PAGE = 30;
 
 /** The jobs on the board, read page by page as they come into sight. */
 @Injectable()

@@ -30,6 +30,7 @@ export async function up(db: Knex): Promise<void> {
     await db.schema.alterTable('parts', (t) => void t.bigInteger('changed').notNullable().defaultTo(0));
   if (!(await db.schema.hasColumn('jobs', 'late')))
     await db.schema.alterTable('jobs', (t) => void t.boolean('late').notNullable().defaultTo(true));
+  await addIndex(db, 'parts', 'parts_changed', (t) => void t.index(['changed'], 'parts_changed'));
   await addIndex(db, 'jobs', 'jobs_late', (t) => void t.index(['late'], 'jobs_late'));
   await addIndex(db, 'jobs', 'jobs_on_board', (t) => void t.index(['archived', 'number'], 'jobs_on_board'));
   if (!(await db.schema.hasTable('job_summaries')))
@@ -46,7 +47,7 @@ export async function up(db: Knex): Promise<void> {
     await db.schema.createTable('job_words', (t) => {
       t.string('job_id', 36).primary().references('jobs.id').onDelete('CASCADE');
       t.boolean('archived').notNullable();
-      t.string('number', 20).notNullable();
+      t.specificType('number', 'varbinary(120)').notNullable();
       t.specificType('words', 'mediumblob').notNullable();
     });
   if (!(await db.schema.hasTable('part_uses')))
