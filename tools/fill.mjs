@@ -6,7 +6,8 @@ import { dataRoot } from './paths.mjs';
 
 /** Fills a database with invented jobs and works out where each stands. */
 export async function fill(url, count, say = (_words) => undefined) {
-  const { connectDatabase, migrate } = await import('../server/dist/database/connect.js');
+  const { connectDatabase } = await import('../server/dist/database/connect.js');
+  const { migrate } = await import('../server/dist/database/migrate.js');
   const { ensureStandardCatalogue } = await import('../server/dist/catalogue/catalogue-store.js');
   const { fillWithJobs } = await import('../server/dist/demo/many-jobs.js');
   const { catchUp } = await import('../server/dist/jobs/catch-up.js');

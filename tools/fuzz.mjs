@@ -18,7 +18,8 @@ if (!Number.isInteger(count) || count < 1 || !Number.isInteger(seed)) stop('Say 
 const { assembleJob, cutTickets, ErrorBodySchema, partsList } = await import('@gewinde/core');
 const { buildApp } = await import('../server/dist/app.js');
 const { ensureStandardCatalogue } = await import('../server/dist/catalogue/catalogue-store.js');
-const { connectDatabase, migrate } = await import('../server/dist/database/connect.js');
+const { connectDatabase } = await import('../server/dist/database/connect.js');
+const { migrate } = await import('../server/dist/database/migrate.js');
 const { loadDemo } = await import('../server/dist/demo/load-demo.js');
 
 /** How often a route is asked against the others: most of the life is in the changes; whole boards and catalogues take their time. */

@@ -1,7 +1,8 @@
 import { buildApp } from './app.js';
 import { ensureStandardCatalogue } from './catalogue/catalogue-store.js';
 import { readConfig } from './config.js';
-import { connectDatabase, migrate } from './database/connect.js';
+import { connectDatabase } from './database/connect.js';
+import { migrate } from './database/migrate.js';
 import { loadDemo } from './demo/load-demo.js';
 import { heavyInWorkers } from './heavy/heavy-in-workers.js';
 import { lateByForm } from './jobs/summaries.js';

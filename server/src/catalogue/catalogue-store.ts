@@ -19,9 +19,11 @@ import {
 } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { listRows } from '../database/entities.js';
+import { inTransaction } from '../database/in-transaction.js';
 import { listPartRows } from '../database/part-rows.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
+import { lockScope } from '../history/change-rows.js';
 import { newestChange } from '../history/event-store.js';
 import { usersOf } from './users-of.js';
 
@@ -69,12 +71,14 @@ export async function readSealRules(db: Knex): Promise<SealRulesRow> {
   return row ? { ...row, rules: { ...usualSealRules, ...row.rules } } : { id: 'seal-rules', rules: usualSealRules, version: 0 };
 }
 
-/** The standard parts of every kind where they are not there yet; what is there stays as it is. */
+/** The standard parts of every kind where they are not there yet; what is there stays as it is. Several servers may start at once. */
 export async function ensureStandardCatalogue(db: Knex): Promise<void> {
   const standard = { fittings: standardFittings(), hoses: standardHoses(), hoseEnds: standardHoseEnds(), supplies: standardSupplies() };
-  const parts = await missingParts(db, entriesOf(standard), 'standard');
-  if (parts.length > 0)
-    await db.transaction((trx) => writeRows(trx, { made: parts.map((row) => ({ type: 'part', row })), changed: [], gone: [] }));
+  await inTransaction(db, async (trx) => {
+    await lockScope(trx, 'shop');
+    const parts = await missingParts(trx, entriesOf(standard), 'standard');
+    if (parts.length > 0) await writeRows(trx, { made: parts.map((row) => ({ type: 'part', row })), changed: [], gone: [] });
+  });
 }
 
 /** Those of some parts that the catalogue does not have, as new rows. A code that another part has already is left off. */

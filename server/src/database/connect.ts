@@ -1,6 +1,17 @@
 import knexModule, { type Knex } from 'knex';
 import { migrations } from './migrations/index.js';
 
+/**
+ * How each connection works. In a cluster, what was acknowledged through another node is seen (where there is none, that changes
+ * nothing). Nobody waits for a lock as long as is usual: who gives up tries again, and a node that is read for another one to be
+ * brought up to date stands still for seconds, not for a minute.
+ */
+const SESSION = 'set session wsrep_sync_wait = 1, innodb_lock_wait_timeout = 4, lock_wait_timeout = 10';
+
+interface Connection {
+  readonly query: (sql: string, done: (error: unknown) => void) => void;
+}
+
 const migrationSource: Knex.MigrationSource<string> = {
   getMigrations: async () => Object.keys(migrations).sort(),
   getMigrationName: (name) => name,
@@ -25,36 +36,13 @@ export function connectDatabase(url: string, most = 8): Knex {
       charset: 'utf8mb4',
       connectTimeout: 4000,
     },
-    pool: { min: 0, max: most },
+    pool: {
+      min: 0,
+      max: most,
+      afterCreate: (connection: Connection, done: (error: null, connection: Connection) => void) =>
+        connection.query(SESSION, () => done(null, connection)),
+    },
     acquireConnectionTimeout: 5000,
     migrations: { migrationSource },
   });
-}
-
-/** How long a server waits for another that is migrating, s. */
-const PATIENCE_S = 120;
-
-/**
- * Brings the tables up to date; safe to run by several servers at once. The lock is the database's own and goes with the connection that
- * holds it: one that was killed half-way leaves none, and Knex's mark of a migration under way is cleared under it.
- *
- * @throws {Error} if another server has been migrating for too long
- */
-export async function migrate(db: Knex): Promise<void> {
-  const name = "concat('gewinde migrates ', database())";
-  const pool = db.client as { acquireConnection(): Promise<unknown>; releaseConnection(connection: unknown): Promise<void> };
-  const connection = await pool.acquireConnection();
-  const ask = async (sql: string): Promise<unknown> => {
-    const [rows] = (await db.raw(sql).connection(connection)) as [Record<string, unknown>[]];
-    return Object.values(rows[0] ?? {})[0];
-  };
-  try {
-    if (Number(await ask(`select get_lock(${name}, ${PATIENCE_S})`)) !== 1)
-      throw new Error('Another server is bringing the database up to date, and does not get done. Try again in a while.');
-    if (await db.schema.hasTable('knex_migrations_lock')) await db.migrate.forceFreeMigrationsLock();
-    await db.migrate.latest();
-    await ask(`select release_lock(${name})`);
-  } finally {
-    await pool.releaseConnection(connection);
-  }
 }

@@ -25,13 +25,18 @@ describe('transactions that stand in one another’s way', () => {
   it('give up in words of their own after losing again and again; other faults come through at once', async () => {
     let runs = 0;
     const fail = (code: string) =>
-      inTransaction(server.db, async () => {
-        runs += 1;
-        throw Object.assign(new Error(code), { code });
-      });
+      inTransaction(
+        server.db,
+        async () => {
+          runs += 1;
+          throw Object.assign(new Error(code), { code });
+        },
+        300,
+      );
     await expect(fail('ER_LOCK_DEADLOCK')).rejects.toMatchObject({ code: 'database-busy', status: 503 });
-    expect(runs).toBe(6);
+    expect(runs).toBeGreaterThan(3);
+    runs = 0;
     await expect(fail('ER_BAD_FIELD_ERROR')).rejects.toMatchObject({ code: 'ER_BAD_FIELD_ERROR' });
-    expect(runs).toBe(7);
+    expect(runs).toBe(1);
   });
 });

@@ -2,6 +2,7 @@ import { entriesOf, type JobDocument } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { missingParts, replaceInCatalogue } from '../catalogue/catalogue-store.js';
+import { inTransaction } from '../database/in-transaction.js';
 import { writeRows } from '../database/write-rows.js';
 import { lockScope } from '../history/change-rows.js';
 import { rowsOfDocument } from '../jobs/rows-of-document.js';
@@ -15,7 +16,8 @@ const DEMO_NUMBERS = ['2403', '2409'];
  * leaves all others alone.
  */
 export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
-  await db.transaction(async (trx) => {
+  await inTransaction(db, async (trx) => {
+    const revision = await lockScope(trx, 'shop');
     if (!reset && (await trx('marks').where({ name: 'demo' }).first())) return;
     if (reset) {
       const old: { id: string }[] = await trx('jobs').whereIn('number', DEMO_NUMBERS).select('id');
@@ -24,7 +26,6 @@ export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
       await trx('jobs').whereIn('id', ids).delete();
     }
     const catalogue = sampleCatalogue();
-    const revision = await lockScope(trx, 'shop');
     const invented = await missingParts(trx, entriesOf(catalogue), 'sample');
     await writeRows(trx, { made: invented.map((row) => ({ type: 'part', row })), changed: [], gone: [] });
     await replaceInCatalogue(trx, catalogue, 'sample');

@@ -18,7 +18,10 @@ const REMEMBERED = 400;
 async function answersOf(db: Knex, apprentice: string): Promise<DrillAnswer[]> {
   const rows: { truth: string; answer: string; right: number }[] = await db('drill_answers')
     .where({ apprentice })
-    .orderBy('id', 'desc')
+    .orderBy([
+      { column: 'at', order: 'desc' },
+      { column: 'id', order: 'desc' },
+    ])
     .limit(REMEMBERED)
     .select('truth', 'answer', 'right');
   return rows.reverse().map(({ truth, answer, right }) => ({ truth, answer, right: Boolean(right) }));

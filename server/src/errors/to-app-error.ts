@@ -13,6 +13,8 @@ const DATABASE_AWAY = new Set([
   'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR',
   'PROTOCOL_ENQUEUE_AFTER_QUIT',
   'ER_CONNECTION_KILLED',
+  // a node of a cluster that is not, or not yet, with the others
+  'ER_UNKNOWN_COM_ERROR',
 ]);
 
 interface Thrown {

@@ -1,9 +1,11 @@
 import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { document } from '../../../core/testing/sample-job';
 import { answer as changed, openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
 import { Board } from './board';
 import { JobDialog } from './job-dialog';
+import { JobPages } from './job-pages';
 
 const summary = {
   job: document.job,
@@ -20,8 +22,10 @@ const summary = {
 describe('the board', () => {
   let job: OpenJob;
   let board: Rendered<Board>;
-  const answer = async (list: object[], archived = false) => {
-    job.request('GET', `/api/jobs?archived=${archived}`).flush(list);
+  const address = (more = '', from = 0, archived = false) => `/api/jobs?archived=${archived}&from=${from}&most=30${more}`;
+  const answer = async (jobs: object[], archived = false, page: { total?: number; behind?: number; more?: string; from?: number } = {}) => {
+    const { total = jobs.length, behind = 0, more = '', from = 0 } = page;
+    job.request('GET', address(more, from, archived)).flush({ jobs, total, behind });
     await settle();
     await board.stable();
   };
@@ -54,19 +58,61 @@ describe('the board', () => {
     expect(commands).toEqual([{ do: 'edit-job', version: 1, set: { archived: true } }]);
     request.flush(changed(key));
     await settle();
-    await board.stable();
+    await answer([]);
     expect(board.all('.tag')).toHaveLength(0);
     expect(job.messages[0]!.text).toBe('2403 is archived; find it under Archived');
   });
 
   it('offers to try again when the jobs cannot be read', async () => {
-    job.request('GET', '/api/jobs?archived=false').error(new ProgressEvent('error'));
+    job.request('GET', address()).error(new ProgressEvent('error'));
     await settle();
     await board.stable();
     expect(board.text()).toContain('The server does not answer.');
     await board.press('button', 'Try again');
     await answer([summary]);
     expect(board.text()).toContain('Sample');
+  });
+
+  it('reads what comes into sight, page by page, and keeps what was there while the next is awaited', async () => {
+    const many = Array.from({ length: 30 }, (_, i) => ({ ...summary, job: { ...document.job, id: `j${i}`, number: `${100 + i}` } }));
+    await answer(many, false, { total: 10_000 });
+    expect(board.text()).toContain('10000 jobs');
+    expect(board.find('[role=listitem]').getAttribute('aria-setsize')).toBe('10000');
+    board.fixture.debugElement.injector.get(JobPages).show({ start: 55, end: 62 });
+    const [second, third] = [30, 60].map((from) => job.request('GET', address('', from)));
+    second!.flush({ jobs: many.slice(0, 1), total: 9_999, behind: 0 });
+    third!.error(new ProgressEvent('error'));
+    await settle();
+    await board.stable();
+    expect(board.text()).toContain('9999 jobs');
+    expect(job.messages[0]!.text).toContain('The server does not answer.');
+    board.fixture.debugElement.injector.get(JobPages).show({ start: 55, end: 62 });
+    job.request('GET', address('', 60)).flush({ jobs: [], total: 9_999, behind: 0 });
+  });
+
+  it('looks for words, says what it found where, and leads there', async () => {
+    await answer([summary]);
+    const router = jest.spyOn(TestBed.inject(Router), 'navigate');
+    await board.type('Find jobs by number, name, line, port or part', ' gallery ');
+    await new Promise((resolve) => setTimeout(resolve, 220));
+    expect(router).toHaveBeenCalledWith([], { queryParams: { find: 'gallery' }, replaceUrl: true });
+    board.fixture.componentRef.setInput('find', 'gallery');
+    await board.stable();
+    const found = [{ kind: 'port', id: 'p1', componentId: 'c1', name: 'Block, gallery', detail: 'rc 1/8 f' }];
+    await answer([{ ...summary, found }], false, { more: '&find=gallery', behind: 21 });
+    expect(board.find('.found a').getAttribute('href')).toBe('/job/job/survey?component=c1&port=p1');
+    expect(board.text()).toMatch(/1 found .*being read anew/);
+    board.fixture.componentRef.setInput('find', 'nowhere');
+    await board.stable();
+    await answer([], false, { more: '&find=nowhere' });
+    expect(board.text()).toContain('No open job has all of “nowhere”');
+    await board.press('button', 'Show all');
+    expect(board.field('Find jobs by number, name, line, port or part').value).toBe('');
+  });
+
+  it('shows a job whose rows do not hold together as such', async () => {
+    await answer([{ ...summary, unsound: 'ways is not a list' }]);
+    expect(board.find('.blocked').textContent).toContain('Its rows do not hold together: ways is not a list');
   });
 
   const give = async (content: string) => {
@@ -86,7 +132,7 @@ describe('the board', () => {
       .request('POST', '/api/jobs/import')
       .flush({ summary: { ...summary, job: { ...document.job, id: 'copy', number: '2403-2' } }, renumberedFrom: '2403' });
     await settle();
-    await board.stable();
+    await answer([summary, { ...summary, job: { ...document.job, id: 'copy', number: '2403-2' } }]);
     expect(board.all('.tag .number').map((e) => e.textContent)).toEqual(['2403', '2403-2']);
     expect(job.messages[0]!.text).toBe('Number 2403 is taken; the job came in as 2403-2');
   });

@@ -57,8 +57,11 @@ export class Board {
       const find = this.find() ?? '';
       // what is being typed is left alone; an address that says otherwise has come from elsewhere
       if (find !== typed) this.words.setValue(find, { emitEvent: false });
-      this.load();
-      untracked(() => this.viewport()?.scrollToIndex(0));
+      const asked = { archived: this.archived(), find: find.trim() };
+      untracked(() => {
+        this.pages.ask(asked);
+        this.viewport()?.scrollToIndex(0);
+      });
     });
     this.words.valueChanges
       .pipe(

@@ -98,7 +98,7 @@ describe('the finder', () => {
     await openSampleJob();
     const finder = await render(FindDialog);
     const kinds = async (text: string) => {
-      await finder.type('Find a line, port, part or command', text);
+      await finder.type('Find a line, port, part, job or command', text);
       return finder.all('[role=option]').map((o) => o.querySelector('.kind')!.textContent);
     };
     expect(await kinds('line 1')).toContain('line');
@@ -110,11 +110,26 @@ describe('the finder', () => {
     expect(finder.text()).toContain('Nothing is called that.');
   });
 
+  it('finds other jobs by what they have, and leads to where it is', async () => {
+    const { request } = await openSampleJob();
+    const finder = await render(FindDialog);
+    const router = jest.spyOn(TestBed.inject(Router), 'navigate');
+    await finder.type('Find a line, port, part, job or command', 'qqq');
+    await new Promise((resolve) => setTimeout(resolve, 170));
+    const found = [{ kind: 'line', id: 'l7', name: 'L7 Qqq', detail: 'other' }];
+    const job = { id: 'far', number: '1999', name: 'Far', description: '', archived: false, version: 1, updatedAt: '' };
+    request('GET', '/api/jobs?find=qqq&most=6').flush({ jobs: [{ job, found }], total: 1, behind: 0 });
+    await finder.stable();
+    expect(finder.all('[role=option]').map((o) => o.textContent.replace(/\s+/g, ' ').trim())).toEqual(['job1999 Farline L7 Qqq · other']);
+    await finder.press('[role=option]');
+    expect(router).toHaveBeenCalledWith(['/job', 'far', 'lines', 'l7'], { queryParams: {} });
+  });
+
   it('is worked with arrows and Enter', async () => {
     const { closed } = await openSampleJob();
     const finder = await render(FindDialog);
     const router = jest.spyOn(TestBed.inject(Router), 'navigate');
-    await finder.type('Find a line, port, part or command', 'line');
+    await finder.type('Find a line, port, part, job or command', 'line');
     const field = finder.find('input');
     key('ArrowDown', {}, field);
     await finder.stable();

@@ -2,7 +2,8 @@ import { jobContracts, shopContracts } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { startTestApp } from '../../../test/test-app.js';
-import { connectDatabase, migrate } from '../connect.js';
+import { connectDatabase } from '../connect.js';
+import { migrate } from '../migrate.js';
 import { migrations } from './index.js';
 
 describe('a database from before changes had keys and rows of their own', () => {
