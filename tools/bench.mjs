@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { performance } from 'node:perf_hooks';
 import { benchAssembly } from './bench-assembly.mjs';
 import { benchChains, largeCatalogue } from './bench-chains.mjs';
+import { benchScale } from './bench-scale.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages } from './needs.mjs';
 import { throwawayServer } from './throwaway-server.mjs';
 
@@ -65,7 +66,7 @@ console.log(
 namingShare(true);
 namingShare(false);
 
-const { url, stop } = await throwawayServer();
+const { url, databaseUrl, stop } = await throwawayServer();
 try {
   /** @returns {Promise<any>} */
   const call = async (method, path, body) => {
@@ -146,6 +147,7 @@ try {
   await measure('findParts in 10,000, what seals on a port', 100, () => core.findParts(rows, { end: 'rc 1/8 f', endMode: 'fits' }));
   const list = core.writeParts(rows);
   await measure('reading a list of 10,000 lines', 5, () => core.readParts(list.rows, core.guessColumns(list.headings), catalogue.fittings));
+  await benchScale(core, measure, call, { url, databaseUrl });
 } finally {
   await stop();
 }

@@ -62,7 +62,8 @@ export async function startDatabase(folder, { databases = ['gewinde'], wantedPor
       '--skip-log-bin',
       '--character-set-server=utf8mb4',
       '--collation-server=utf8mb4_unicode_ci',
-      '--innodb-buffer-pool-size=64M',
+      '--innodb-buffer-pool-size=192M',
+      '--innodb-log-file-size=256M',
       ...(durable
         ? ['--innodb-flush-log-at-trx-commit=1', '--innodb-doublewrite=ON']
         : ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=OFF', '--innodb-flush-method=nosync']),

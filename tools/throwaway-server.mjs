@@ -26,6 +26,7 @@ export async function throwawayServer(demo = 'reset') {
   });
   return {
     url: `http://127.0.0.1:${port}`,
+    databaseUrl: database.url('gewinde'),
     stop: async () => {
       const gone = new Promise((resolve) => server.once('exit', resolve));
       server.kill('SIGTERM');

@@ -22,7 +22,7 @@ export const liveContracts = {
     method: 'GET',
     path: '/api/live',
     summary:
-      'Changes of a job and of what all jobs share, in order, from where the caller is (server-sent events). The id of each message is `job.shop`: sent back as Last-Event-ID, the stream goes on where it was.',
+      'Changes of a job and of what all jobs share, in order, from where the caller is (server-sent events). The id of each message is `job.shop`: sent back as Last-Event-ID, the stream goes on where it was. An event `stale` says that a change was too large to be told, or that the history is another: read the `shop`, or `all`, anew.',
     query: Type.Object(
       { job: Type.Optional(Type.String({ minLength: 1, maxLength: 64 })), after: After, shop: After },
       { additionalProperties: false },

@@ -29,6 +29,9 @@ interface Said extends Record<string, unknown> {
   readonly retired?: boolean;
 }
 
+/** Parts whose offers are read by name; of more, all offers there are. */
+const MOST_BY_NAME = 1000;
+
 /** Parts by where they stand in the catalogue, each with its offer and what the movements of its stock come to. */
 export async function listPartRows(
   db: Knex,
@@ -50,14 +53,19 @@ export async function lockPartRows(trx: Knex.Transaction, ids: readonly string[]
 }
 
 async function withOffers(db: Knex, rows: readonly PartColumns[]): Promise<CataloguePart[]> {
-  const few = rows.length <= 200 ? rows.map((row) => row.id) : undefined;
-  const asked = (query: Knex.QueryBuilder): Knex.QueryBuilder => (few ? query.whereIn('part_id', few) : query);
-  const offers = new Map(((await asked(db('offers'))) as OfferColumns[]).map((offer) => [offer.part_id, offer]));
-  const sums: { part_id: string; n: string }[] = await asked(db('stock_movements'))
-    .groupBy('part_id')
-    .select('part_id')
-    .sum('quantity as n');
-  const stock = new Map(sums.map(({ part_id, n }) => [part_id, Number(n)]));
+  const offers = new Map<string, OfferColumns>();
+  const stock = new Map<string, number>();
+  // of few, what is asked for and no more: what is being written of others meanwhile is nobody's business here
+  const asked: (readonly string[] | undefined)[] = rows.length > MOST_BY_NAME ? [undefined] : [...pieces(rows.map(({ id }) => id))];
+  for (const ids of asked) {
+    const of = (query: Knex.QueryBuilder): Knex.QueryBuilder => (ids ? query.whereIn('part_id', ids) : query);
+    for (const offer of (await of(db('offers'))) as OfferColumns[]) offers.set(offer.part_id, offer);
+    const sums: { part_id: string; n: string }[] = await of(db('stock_movements'))
+      .groupBy('part_id')
+      .select('part_id')
+      .sum('quantity as n');
+    for (const { part_id, n } of sums) stock.set(part_id, Number(n));
+  }
   return rows.map((row) => {
     const offer = offers.get(row.id);
     const shelf = stock.get(row.id);
@@ -95,11 +103,12 @@ export async function updatePartRows(trx: Knex.Transaction, parts: readonly Cata
     const other = rows.filter((row) => !same.includes(row));
     const columns = ['data', 'kind', 'origin', 'version', 'retired'];
     if (same.length > 0) await trx('parts').insert(same).onConflict('id').merge(columns);
-    if (other.length > 0)
-      await trx('parts')
-        .insert(other)
-        .onConflict('id')
-        .merge([...columns, 'changed']);
+    if (other.length === 0) continue;
+    await trx('parts')
+      .insert(other)
+      .onConflict('id')
+      .merge([...columns, 'changed']);
+    await trx('marks').insert({ name: 'parts', at: new Date(), revision }).onConflict('name').merge(['revision']);
   }
   await writeOffers(trx, parts);
   await moveStock(trx, parts);

@@ -1,6 +1,7 @@
 import { entities } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { inTransaction } from '../database/in-transaction.js';
+import { pieces } from '../database/pieces.js';
 import { AppError } from '../errors/app-error.js';
 import { rowOf, type Change, scopeName, type Scope, type Sender, type Written } from './change.js';
 import { changeByKey, recordEvent } from './event-store.js';
@@ -23,9 +24,11 @@ export async function changeRows(
     const at = new Date();
     const written = await make(trx, at.toISOString());
     const record = [...written.before, ...written.after].some((entity) => entities[entity.type].undo === ('countered' as string));
-    await trx('events')
+    // read first: an update would wait for whatever another scope is writing beside it
+    const undone: number[] = await trx('events')
       .where({ scope: scopeName(scope), state: 'undone', client: sender.client })
-      .update({ state: 'dropped' });
+      .pluck('id');
+    for (const some of pieces(undone)) await trx('events').whereIn('id', some).update({ state: 'dropped' });
     const change = await recordEvent(trx, { scope, revision }, record ? 'record' : 'edit', sender, written, at);
     return change;
   });

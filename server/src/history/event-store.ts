@@ -89,8 +89,18 @@ export async function changeByKey(trx: Knex, scope: Scope, key: string): Promise
 /** Where each scope is listened to from. */
 export type Places = ReadonlyMap<string, number>;
 
+/** Rows of a change that are told; one with more is told as such, for reading everything anew is less to send and to take in. */
+const MOST_ROWS_TOLD = 1000;
+
+/** News of a scope: a change, or the number of one that is too large to be told. */
+export interface News {
+  readonly scope: string;
+  readonly at: number;
+  readonly change?: Change;
+}
+
 /** The changes after the given place of each scope, in order; not more than `most` of them. */
-export async function changesSince(db: Knex, places: Places, most: number): Promise<{ scope: string; change: Change }[]> {
+export async function changesSince(db: Knex, places: Places, most: number, mostRows = MOST_ROWS_TOLD): Promise<News[]> {
   if (places.size === 0) return [];
   const events = await db('events')
     .where((any) => {
@@ -99,8 +109,13 @@ export async function changesSince(db: Knex, places: Places, most: number): Prom
     .orderBy(['scope', 'revision'])
     .limit(most)
     .select<EventColumns[]>(...COLUMNS);
-  const changes = await changesOf(db, events);
-  return changes.map((change, i) => ({ scope: events[i]!.scope, change }));
+  const ids = events.map(({ id }) => id);
+  const large = new Set<number>(await db('event_rows').whereIn('event_id', ids).where('n', '>=', mostRows).distinct().pluck('event_id'));
+  const changes = await changesOf(
+    db,
+    events.filter(({ id }) => !large.has(id)),
+  );
+  return events.map(({ id, scope, revision }) => ({ scope, at: Number(revision), ...(large.has(id) ? {} : { change: changes.shift()! }) }));
 }
 
 /** The newest change of a scope; 0 where there is none. */

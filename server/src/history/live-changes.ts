@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { Change } from './change.js';
-import { changesSince } from './event-store.js';
+import { changesSince, type News } from './event-store.js';
 
 /** How often the database is looked at for news, ms. Looking, rather than being told, lets several servers share one database. */
 const LOOK_EVERY_MS = 500;
@@ -15,6 +15,8 @@ const MOST_AT_ONCE = 200;
 export interface Listener {
   readonly places: Map<string, number>;
   readonly tell: (scope: string, change: Change) => void;
+  /** A change that is too large to be told: what is here of its scope is to be read anew. */
+  readonly stale: (scope: string) => void;
   /** Nothing to tell, but alive; `away` when the database does not answer. */
   readonly sign: (state: 'alive' | 'away') => void;
 }
@@ -57,7 +59,7 @@ export class LiveChanges {
       for (const { places } of this.listeners)
         for (const [scope, at] of places) furthestBack.set(scope, Math.min(at, furthestBack.get(scope) ?? Infinity));
       const news = await changesSince(this.db, furthestBack, MOST_AT_ONCE);
-      for (const listener of this.listeners) for (const { scope, change } of news) tellOnce(listener, scope, change);
+      for (const listener of this.listeners) for (const one of news) tellOnce(listener, one);
       this.signs('alive', news.length > 0);
     } catch {
       this.signs('away', false);
@@ -73,9 +75,10 @@ export class LiveChanges {
   }
 }
 
-function tellOnce(listener: Listener, scope: string, change: Change): void {
-  const at = listener.places.get(scope);
-  if (at === undefined || change.id <= at) return;
-  listener.places.set(scope, change.id);
-  listener.tell(scope, change);
+function tellOnce(listener: Listener, { scope, at, change }: News): void {
+  const place = listener.places.get(scope);
+  if (place === undefined || at <= place) return;
+  listener.places.set(scope, at);
+  if (change) listener.tell(scope, change);
+  else listener.stale(scope);
 }

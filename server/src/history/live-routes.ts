@@ -33,19 +33,22 @@ export async function liveRoutes(app: App, { db }: Feature): Promise<void> {
     reply.raw.write('retry: 2000\n\n');
     if (gone) return reply;
     // further on than the history: the database is not the one it was, and what the listener has is not to be built on
-    if (jobAt > jobNewest || shopAt > shopNewest) reply.raw.write('event: stale\ndata: {}\n\n');
+    if (jobAt > jobNewest || shopAt > shopNewest) reply.raw.write('event: stale\ndata: all\n\n');
     const places = new Map([['shop', Math.min(shopAt, shopNewest)]]);
     if (query.job !== undefined) places.set(query.job, Math.min(jobAt, jobNewest));
+    const where = (): string => `${places.get(query.job ?? '') ?? 0}.${places.get('shop')}`;
     const tell = (scope: string, change: Change): void => {
       const message: LiveMessage =
         scope === 'shop' ? { scope, change: asShopChange(change) } : { scope: 'job', change: asJobChange(change) };
-      const at = `${places.get(query.job ?? '') ?? 0}.${places.get('shop')}`;
-      reply.raw.write(`id: ${at}\nevent: change\ndata: ${JSON.stringify(message)}\n\n`);
+      reply.raw.write(`id: ${where()}\nevent: change\ndata: ${JSON.stringify(message)}\n\n`);
+    };
+    const stale = (scope: string): void => {
+      reply.raw.write(`id: ${where()}\nevent: stale\ndata: ${scope === 'shop' ? 'shop' : 'all'}\n\n`);
     };
     const sign = (state: 'alive' | 'away'): void => {
       reply.raw.write(state === 'alive' ? ':\n\n' : ': the database does not answer\n\n');
     };
-    stop = live.listen({ places, tell, sign });
+    stop = live.listen({ places, tell, stale, sign });
     return reply;
   });
 }

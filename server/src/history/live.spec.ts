@@ -1,6 +1,7 @@
-import { jobContracts, shopContracts, type LiveMessage } from '@gewinde/core';
+import { jobContracts, shopContracts, type Command, type LiveMessage } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { sampleJob, startTestApp, type TestApp } from '../../test/test-app.js';
+import { changesSince } from './event-store.js';
 import { LiveChanges } from './live-changes.js';
 
 let server: TestApp;
@@ -72,13 +73,46 @@ describe('the live stream', () => {
     expect((await listen({ job: jobId, after: '999999999' }, 1)).text).toContain('event: stale');
   });
 
+  it('tells a change that is too large as such, and goes on behind it', async () => {
+    const { jobId, from } = await sampleJob(server, 'L-5');
+    const at = await readAt(jobId);
+    const port: Command = { do: 'duplicate-port', id: from };
+    await server.change(jobId, [port, port, port]);
+    await server.change(jobId, port);
+    const news = await changesSince(server.db, new Map([[jobId, at]]), 10, 2);
+    expect(news.map((n) => [n.at - at, n.change?.put.length])).toEqual([
+      [1, undefined],
+      [2, 1],
+    ]);
+    const heard: string[] = [];
+    const live = new LiveChanges(server.db);
+    await server
+      .db('event_rows')
+      .where({ event_id: server.db('events').where({ scope: jobId }).max('id') })
+      .update({ n: 5000 });
+    live.listen({
+      places: new Map([[jobId, at + 1]]),
+      tell: () => heard.push('told'),
+      stale: (scope) => heard.push(scope),
+      sign: () => undefined,
+    });
+    while (heard.length < 1) await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(heard).toEqual([jobId]);
+    live.close();
+  });
+
   it('is one look at the database for all who listen, and none when nobody does', async () => {
     const { jobId, from } = await sampleJob(server, 'L-4');
     const live = new LiveChanges(server.db, 2);
     const heard: string[] = [];
     const at = await readAt(jobId);
     const stops = ['a', 'b'].map((name) =>
-      live.listen({ places: new Map([[jobId, at]]), tell: (_, change) => heard.push(`${name} ${change.label}`), sign: () => undefined }),
+      live.listen({
+        places: new Map([[jobId, at]]),
+        tell: (_, change) => heard.push(`${name} ${change.label}`),
+        stale: () => undefined,
+        sign: () => undefined,
+      }),
     );
     await server.change(jobId, { do: 'duplicate-port', id: from });
     while (heard.length < 2) await new Promise((resolve) => setTimeout(resolve, 20));

@@ -43,8 +43,8 @@ export async function summariesOf(db: Knex, ids: readonly string[]): Promise<Job
 
 /** When a part that a job names changed last, in changes of the shop; nothing of jobs that have seen the last one of any part. */
 async function changedParts(db: Knex, rows: readonly Kept[]): Promise<Map<string, number>> {
-  const { last } = (await db('parts').max({ last: 'changed' }).first()) as { last: number | null };
-  const before = rows.filter((row) => Number(row.shop_revision ?? 0) < Number(last ?? 0)).map(({ id }) => id);
+  const last = (await db('marks').where({ name: 'parts' }).first('revision')) as { revision: number } | undefined;
+  const before = rows.filter((row) => Number(row.shop_revision ?? 0) < Number(last?.revision ?? 0)).map(({ id }) => id);
   if (before.length === 0) return new Map();
   const changed: { job_id: string; at: number }[] = await db('part_uses as u')
     .join('parts as p', 'p.id', 'u.part_id')

@@ -76,7 +76,7 @@ describe('the board', () => {
   it('reads what comes into sight, page by page, and keeps what was there while the next is awaited', async () => {
     const many = Array.from({ length: 30 }, (_, i) => ({ ...summary, job: { ...document.job, id: `j${i}`, number: `${100 + i}` } }));
     await answer(many, false, { total: 10_000 });
-    expect(board.text()).toContain('10000 jobs');
+    expect(board.text()).toContain('10,000 jobs');
     expect(board.find('[role=listitem]').getAttribute('aria-setsize')).toBe('10000');
     board.fixture.debugElement.injector.get(JobPages).show({ start: 55, end: 62 });
     const [second, third] = [30, 60].map((from) => job.request('GET', address('', from)));
@@ -84,7 +84,7 @@ describe('the board', () => {
     third!.error(new ProgressEvent('error'));
     await settle();
     await board.stable();
-    expect(board.text()).toContain('9999 jobs');
+    expect(board.text()).toContain('9,999 jobs');
     expect(job.messages[0]!.text).toContain('The server does not answer.');
     board.fixture.debugElement.injector.get(JobPages).show({ start: 55, end: 62 });
     job.request('GET', address('', 60)).flush({ jobs: [], total: 9_999, behind: 0 });

@@ -1,4 +1,5 @@
 import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
+import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
@@ -28,7 +29,7 @@ type Found = NonNullable<Summary['found']>[number];
 /** The jobs as they stand: how far each is, what blocks it, what comes next. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon, NgbTooltip, ReactiveFormsModule, RouterLink, ScrollingModule, TopBar, Whole],
+  imports: [DecimalPipe, Icon, NgbTooltip, ReactiveFormsModule, RouterLink, ScrollingModule, TopBar, Whole],
   providers: [JobPages],
   templateUrl: './board.html',
   styleUrl: './board.scss',

@@ -2,9 +2,10 @@ import { TestBed } from '@angular/core/testing';
 import type { JobChange, Line } from '@gewinde/core';
 import { Subject } from 'rxjs';
 import { document as sample, feed } from '../../../core/testing/sample-job';
-import { answer, openSampleJob, settle, type OpenJob } from '../../test/open-job';
+import { answer, openSampleJob, settle, shopAt0, type OpenJob } from '../../test/open-job';
 import type { LiveNews, LivePlace } from './live-stream';
 import { Seat } from './seat';
+import { ShopStore } from './shop-store';
 
 const away = { status: 503, statusText: 'away' };
 const row = (change: Partial<Line>) => ({ type: 'line' as const, row: { ...feed, ...change } as never });
@@ -204,10 +205,18 @@ describe('the open job', () => {
   });
 
   it('reads everything anew when the stream says that what it has is not to be built on', () => {
-    news.next({ scope: 'stale' });
+    news.next({ scope: 'stale', of: 'all' });
     job.request('GET', '/api/jobs/job').flush({ document: { ...sample, lines: [] }, at: 3 });
     expect(job.store.document()?.lines).toEqual([]);
     expect(places[places.length - 1]!().after).toBe(3);
+  });
+
+  it('reads the shop alone anew when so much of it has changed that it is not told', () => {
+    job.http.match('/api/catalogue');
+    news.next({ scope: 'stale', of: 'shop' });
+    job.http.expectNone('/api/jobs/job');
+    job.request('GET', '/api/catalogue').flush({ ...shopAt0, at: 9 });
+    expect(TestBed.inject(ShopStore).at).toBe(9);
   });
 });
 

@@ -171,6 +171,7 @@ export class JobStore {
       tap((news) => {
         if (news.scope === 'job') session.hear(news.change as JobChange);
         else if (news.scope === 'shop') this.shop.receive(news.change, true);
+        else if (news.of === 'shop') this.shop.reload();
         else this.startAnew();
       }),
       ignoreElements(),

@@ -32,7 +32,10 @@ describe('the live stream', () => {
     expect(first!.url).toBe('/api/live?job=j&after=3&shop=8');
     first!.say('change', { scope: 'job', change: { id: 4 } });
     first!.say('stale');
-    expect(heard).toEqual([{ scope: 'job', change: { id: 4 } }, { scope: 'stale' }]);
+    expect(heard).toEqual([
+      { scope: 'job', change: { id: 4 } },
+      { scope: 'stale', of: 'all' },
+    ]);
     first!.say('error'); // cut: the browser comes back by itself
     await jest.advanceTimersByTimeAsync(5000);
     expect(Source.all).toHaveLength(1);

@@ -3,8 +3,8 @@ import { liveContracts, type LiveMessage } from '@gewinde/core';
 import { defer, type Observable, Observable as Stream, retry, timer } from 'rxjs';
 import { pathOf } from './api';
 
-/** A change told, or that what one has is not to be built on any more. */
-export type LiveNews = LiveMessage | { readonly scope: 'stale' };
+/** A change told, or that what one has of the shop, or of all, is not to be built on any more. */
+export type LiveNews = LiveMessage | { readonly scope: 'stale'; readonly of: 'shop' | 'all' };
 
 /** Where the listener is: asked for whenever the stream is opened anew. */
 export interface LivePlace {
@@ -29,7 +29,7 @@ function open({ job, after, shop }: LivePlace): Observable<LiveNews> {
     const query = new URLSearchParams({ ...(job === undefined ? {} : { job, after: String(after ?? 0) }), shop: String(shop) });
     const source = new EventSource(`${pathOf(liveContracts.live)}?${query.toString()}`);
     source.addEventListener('change', ({ data }: MessageEvent<string>) => to.next(JSON.parse(data) as LiveMessage));
-    source.addEventListener('stale', () => to.next({ scope: 'stale' }));
+    source.addEventListener('stale', ({ data }: MessageEvent<string>) => to.next({ scope: 'stale', of: data === 'shop' ? 'shop' : 'all' }));
     source.addEventListener('error', () => {
       if (source.readyState === EventSource.CLOSED) to.error(new Error('The stream of changes was refused.'));
     });

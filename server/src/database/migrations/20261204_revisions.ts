@@ -17,6 +17,7 @@ export async function up(db: Knex): Promise<void> {
     'events_scope_revision',
     (t) => void t.unique(['scope', 'revision'], { indexName: 'events_scope_revision' }),
   );
+  await addIndex(db, 'events', 'events_scope_state', (t) => void t.index(['scope', 'state', 'client'], 'events_scope_state'));
   for (const table of ['jobs', 'marks'])
     if (!(await db.schema.hasColumn(table, 'revision')))
       await db.schema.alterTable(table, (t) => void t.bigInteger('revision').notNullable().defaultTo(0));
@@ -30,7 +31,8 @@ export async function up(db: Knex): Promise<void> {
     await db.schema.alterTable('parts', (t) => void t.bigInteger('changed').notNullable().defaultTo(0));
   if (!(await db.schema.hasColumn('jobs', 'late')))
     await db.schema.alterTable('jobs', (t) => void t.boolean('late').notNullable().defaultTo(true));
-  await addIndex(db, 'parts', 'parts_changed', (t) => void t.index(['changed'], 'parts_changed'));
+  await addIndex(db, 'parts', 'parts_of_kind', (t) => void t.index(['kind', 'position'], 'parts_of_kind'));
+  await db('marks').insert({ name: 'parts', at: new Date() }).onConflict('name').ignore();
   await addIndex(db, 'jobs', 'jobs_late', (t) => void t.index(['late'], 'jobs_late'));
   await addIndex(db, 'jobs', 'jobs_on_board', (t) => void t.index(['archived', 'number'], 'jobs_on_board'));
   if (!(await db.schema.hasTable('job_summaries')))
