@@ -1,3 +1,4 @@
+import { bytes, rates } from '@gewinde/core';
 import Fastify, { type FastifyServerOptions } from 'fastify';
 import type { Knex } from 'knex';
 import { catalogueRoutes } from './catalogue/catalogue-routes.js';
@@ -30,13 +31,13 @@ export interface AppOptions {
 
 /** The server, ready to listen. It keeps no state of its own: several may run on one database. */
 export async function buildApp(options: AppOptions): Promise<App> {
-  const { db, webRoot, requestsPerMinute = 3000, hosts = [], logger = false, heavy = heavyHere(db) } = options;
+  const { db, webRoot, requestsPerMinute = rates.requestsPerMinute, hosts = [], logger = false, heavy = heavyHere(db) } = options;
   const app = Fastify({
     logger,
-    bodyLimit: 256 * 1024,
+    bodyLimit: bytes.usual,
     forceCloseConnections: true,
     // a body that trickles in is cut off
-    requestTimeout: 60_000,
+    requestTimeout: rates.requestSeconds * 1000,
     ...errorsBeforeRoutes,
     ajv: { customOptions: { removeAdditional: false, coerceTypes: false, allErrors: false, discriminator: true } },
   });

@@ -15,7 +15,7 @@ import {
   PortFields,
   SensorSchema,
 } from '../job/index.js';
-import { OneKindOf, OneOf, Uuid, without } from '../schema/index.js';
+import { counts, letters, OneKindOf, OneOf, Uuid, without } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: 36 });
 /** For a new row: an id of the sender's own choice, so that later commands of the same change can name it. */
@@ -23,7 +23,7 @@ const NewId = Type.Optional(Uuid);
 /** The version the sender saw; another one on the server is a conflict. */
 const Version = Type.Integer({ minimum: 1 });
 /** One line of notation, such as `npt 1/8 f`. */
-const Notation = Type.String({ maxLength: 80 });
+const Notation = Type.String({ maxLength: letters.notation });
 /** Of a port: what it is, may be, or that it is not known. */
 const PortNotation = Type.String({ maxLength: MOST_PORT_NOTATION });
 const strict = { additionalProperties: false } as const;
@@ -38,7 +38,7 @@ const component = ComponentFields.properties;
 const port = PortFields.properties;
 const lineRow = { id: Id, version: Version };
 const WayIndex = Type.Integer({ minimum: 0, maximum: MOST_PIECES });
-const PartId = Type.String({ minLength: 1, maxLength: 80 });
+const PartId = Type.String({ minLength: 1, maxLength: letters.partId });
 /** What stood beside it when it was taped is the command's to say. */
 const TapedLength = Type.Object(without(PieceLengthSchema.properties, 'over'), strict);
 
@@ -166,4 +166,4 @@ export type SensorFields = Static<typeof SensorFieldsSchema>;
 export const CommandSchema = Type.Unsafe<Command>(OneKindOf('do', Object.values(commandSchemas), 'Command'));
 
 /** Most commands of one change. */
-export const MOST_COMMANDS = 1000;
+export const MOST_COMMANDS = counts.commandsOfChange;

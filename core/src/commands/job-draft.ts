@@ -1,3 +1,4 @@
+import { counts } from '../schema/index.js';
 import {
   jobEntities,
   jobEntityTypes,
@@ -20,7 +21,7 @@ export interface CommandContext {
 }
 
 /** Most rows a job can hold; what comes in from a file keeps to them too. */
-export const MOST_ROWS = { component: 200, portOfComponent: 200, line: 500 } as const;
+export const MOST_ROWS = { component: counts.componentsOfJob, portOfComponent: counts.portsOfComponent, line: counts.linesOfJob } as const;
 
 /** A job while commands are carried out on it. Every row is of this job: there is no other. */
 export class JobDraft {

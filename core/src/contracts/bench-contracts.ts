@@ -1,12 +1,12 @@
 import { Type } from 'typebox';
 import { DrillResultsSchema, DrillVerdictSchema, FittingSeenSchema, JawsSchema, PlaceSchema, ReadingSchema } from '../drill/index.js';
-import { Words } from '../schema/index.js';
+import { letters, Words } from '../schema/index.js';
 import { contract } from './contract.js';
 
 const strict = { additionalProperties: false } as const;
 const FittingId = Type.String({ minLength: 1, maxLength: 20 });
 const ReadingAsked = Type.Object({ fitting: FittingId, jaws: JawsSchema, place: PlaceSchema }, strict);
-const Apprentice = Words(60);
+const Apprentice = Words(letters.apprentice);
 const WhoseDrill = Type.Object({ apprentice: Apprentice }, strict);
 
 export const benchContracts = {
@@ -54,7 +54,10 @@ export const benchContracts = {
     method: 'POST',
     path: '/api/drill/answers',
     summary: 'What the apprentice calls it',
-    body: Type.Object({ apprentice: Apprentice, fitting: FittingId, answer: Type.String({ minLength: 1, maxLength: 40 }) }, strict),
+    body: Type.Object(
+      { apprentice: Apprentice, fitting: FittingId, answer: Type.String({ minLength: 1, maxLength: letters.drillAnswer }) },
+      strict,
+    ),
     answer: DrillVerdictSchema,
     status: 200,
   }),

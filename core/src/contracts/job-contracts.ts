@@ -1,13 +1,13 @@
 import { Type, type Static } from 'typebox';
 import { CommandSchema, MOST_COMMANDS } from '../commands/index.js';
 import { JobChangeSchema, JobDocumentSchema, JobFields, JobFileSchema, JobSchema } from '../job/index.js';
-import { OneOf, Uuid, WordsOrNone } from '../schema/index.js';
+import { bytes, letters, OneOf, Uuid, WordsOrNone } from '../schema/index.js';
 import { contract } from './contract.js';
 
 const strict = { additionalProperties: false } as const;
 /** The sender's own name for a change: sent again after an answer was lost, the change is not made again. */
 export const ChangeKey = Uuid;
-const JobParams = Type.Object({ id: Type.String({ minLength: 1, maxLength: 64 }) }, strict);
+const JobParams = Type.Object({ id: Type.String({ minLength: 1, maxLength: letters.rowId }) }, strict);
 const { number, name, description } = JobFields.properties;
 const Count = Type.Integer({ minimum: 0 });
 
@@ -67,7 +67,7 @@ export const jobContracts = {
     query: Type.Object(
       {
         archived: Type.Optional(Type.Union([Type.Literal('true'), Type.Literal('false')])),
-        find: Type.Optional(WordsOrNone(120)),
+        find: Type.Optional(WordsOrNone(letters.search)),
         from: Type.Optional(Type.String({ pattern: '^\\d{1,7}$' })),
         most: Type.Optional(Type.String({ pattern: '^([1-9]\\d?|100)$' })),
       },
@@ -100,7 +100,7 @@ export const jobContracts = {
     body: Type.Object({ key: ChangeKey, commands: Type.Array(CommandSchema, { minItems: 1, maxItems: MOST_COMMANDS }) }, strict),
     answer: JobChangeSchema,
     status: 200,
-    bodyLimit: 2 * 1024 * 1024,
+    bodyLimit: bytes.change,
   }),
   undoJob: contract({
     method: 'POST',
@@ -135,7 +135,7 @@ export const jobContracts = {
     body: Type.Unknown(),
     answer: Type.Object({ summary: JobSummarySchema, renumberedFrom: Type.Optional(Type.String()) }, { title: 'ImportedJob' }),
     status: 201,
-    bodyLimit: 4 * 1024 * 1024,
+    bodyLimit: bytes.jobFile,
   }),
   exportPartsList: contract({
     method: 'GET',

@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { JobChangeSchema } from '../job/index.js';
-import { OneKindOf, type Frozen } from '../schema/index.js';
+import { type Frozen, letters, OneKindOf } from '../schema/index.js';
 import { contract } from './contract.js';
 import { ShopChangeSchema } from './shop-contracts.js';
 
@@ -24,7 +24,7 @@ export const liveContracts = {
     summary:
       'Changes of a job and of what all jobs share, in order, from where the caller is (server-sent events). The id of each message is `job.shop`: sent back as Last-Event-ID, the stream goes on where it was. An event `stale` says that a change was too large to be told, or that the history is another: read the `shop`, or `all`, anew.',
     query: Type.Object(
-      { job: Type.Optional(Type.String({ minLength: 1, maxLength: 64 })), after: After, shop: After },
+      { job: Type.Optional(Type.String({ minLength: 1, maxLength: letters.rowId })), after: After, shop: After },
       { additionalProperties: false },
     ),
     answer: LiveMessageSchema,

@@ -12,7 +12,7 @@ import {
   type PartSection,
 } from '../job/index.js';
 import { SealRulesSchema, SupplySchema } from '../supplies/index.js';
-import { OneKindOf, OneOf, without, type Frozen } from '../schema/index.js';
+import { bytes, counts, type Frozen, listLimits, OneKindOf, OneOf, without } from '../schema/index.js';
 import { contract } from './contract.js';
 import { ChangeKey, StepBody } from './job-contracts.js';
 
@@ -108,7 +108,7 @@ export const PartCardSchema = Type.Object(
 export type PartCard = Frozen<Static<typeof PartCardSchema>>;
 
 /** Largest list taken in, bytes. */
-export const LIST_LIMIT = 8 * 1024 * 1024;
+export const LIST_LIMIT = listLimits.letters;
 const Csv = Type.String({ minLength: 1, maxLength: LIST_LIMIT });
 const Section = OneOf(partSections.map((s): PartSection => s.id));
 /** Which column of the file is which, by the ids of the columns of its section. */
@@ -165,7 +165,10 @@ export const shopContracts = {
     method: 'POST',
     path: '/api/shop/changes',
     summary: 'Some commands on catalogue and shop rules as one change',
-    body: Type.Object({ key: ChangeKey, commands: Type.Array(ShopCommandSchema, { minItems: 1, maxItems: 100 }) }, strict),
+    body: Type.Object(
+      { key: ChangeKey, commands: Type.Array(ShopCommandSchema, { minItems: 1, maxItems: counts.shopCommandsOfChange }) },
+      strict,
+    ),
     answer: ShopChangeSchema,
     status: 200,
   }),
@@ -184,7 +187,7 @@ export const shopContracts = {
     body: Type.Object({ csv: Csv, section: Type.Optional(Section), mapping: Type.Optional(MappingSchema) }, strict),
     answer: ListPreviewSchema,
     status: 200,
-    bodyLimit: LIST_LIMIT + 64 * 1024,
+    bodyLimit: bytes.list,
   }),
   importList: contract({
     method: 'POST',
@@ -193,7 +196,7 @@ export const shopContracts = {
     body: Type.Object({ key: ChangeKey, csv: Csv, section: Type.Optional(Section), mapping: MappingSchema }, strict),
     answer: ShopChangeSchema,
     status: 200,
-    bodyLimit: LIST_LIMIT + 64 * 1024,
+    bodyLimit: bytes.list,
   }),
   exportList: contract({
     method: 'GET',

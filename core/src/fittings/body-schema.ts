@@ -1,8 +1,8 @@
 import { Type, type Static } from 'typebox';
-import { OneOf, type Frozen } from '../schema/index.js';
+import { counts, type Frozen, OneOf } from '../schema/index.js';
 
 /** Most ends of a part. */
-export const MOST_ENDS = 12;
+export const MOST_ENDS = counts.endsOfPart;
 export const EndIndex = Type.Integer({ minimum: 0, maximum: MOST_ENDS - 1 });
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
 const AboveNothing = Type.Number({ exclusiveMinimum: 0, maximum: 5000 });

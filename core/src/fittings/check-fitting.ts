@@ -9,6 +9,15 @@ export interface FittingProblem {
   readonly message: string;
 }
 
+/** Figures that are something or unknown, with their units. */
+const measures = [
+  ['lengthMm', 'mm'],
+  ['hexMm', 'mm'],
+  ['boreMm', 'mm'],
+  ['massG', 'g'],
+  ['maxBar', 'bar'],
+] as const;
+
 /** Checks what a schema cannot: that the ends exist, that kind, ends, angle, legs and bore agree. Empty where all is well. */
 export function checkFitting(fitting: Fitting): FittingProblem[] {
   const problems: FittingProblem[] = [];
@@ -31,6 +40,7 @@ export function checkFitting(fitting: Fitting): FittingProblem[] {
   if (fitting.angleDeg && fitting.body) say('angleDeg', 'A body says where its ends look: leave the angle empty.');
   if (fitting.legsMm && fitting.legsMm.length !== fitting.ends.length)
     say('legsMm', `${fitting.legsMm.length} legs for ${fitting.ends.length} ends.`);
+  for (const [field, unit] of measures) if (fitting[field] === 0) say(field, `Leave it empty where it is not known: 0 ${unit} cannot be.`);
   const widest = Math.max(...fitting.ends.map((e) => Math.max(endForm(e).boreMm, endForm(e).outsideMm)));
   if (fitting.boreMm !== undefined && fitting.boreMm > widest)
     say('boreMm', `A bore of ${fitting.boreMm} mm does not go through ${fitting.ends.map(formatConnector).join(' and ')}.`);

@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
-import { OneOf, Words, WordsOrNone, type Frozen } from '../schema/index.js';
+import { type Frozen, letters, OneOf, Words, WordsOrNone } from '../schema/index.js';
 import { BodySchema, MOST_ENDS } from './body-schema.js';
 import { OfferFields, PriceMinor } from './offer-fields.js';
 import { fittingKinds, type FittingKindId } from './fitting-kinds.js';
@@ -10,8 +10,8 @@ const Celsius = Type.Number({ minimum: -100, maximum: 1000 });
 
 export const FittingSchema = Type.Object(
   {
-    id: Type.String({ minLength: 1, maxLength: 80 }),
-    name: Words(160),
+    id: Type.String({ minLength: 1, maxLength: letters.partId }),
+    name: Words(letters.partName),
     ends: Type.Array(ConnectorSchema, { minItems: 1, maxItems: MOST_ENDS }),
     kind: Type.Optional(OneOf(fittingKinds.map((kind): FittingKindId => kind.id))),
     /** Angle between the axes of the first two ends; 0 or absent is straight, 90 an elbow or a banjo. */
@@ -25,7 +25,7 @@ export const FittingSchema = Type.Object(
     /** The narrowest way through. */
     boreMm: Type.Optional(Millimetres),
     massG: Type.Optional(Type.Number({ minimum: 0, maximum: 100_000 })),
-    material: Type.Optional(WordsOrNone(60)),
+    material: Type.Optional(WordsOrNone(letters.material)),
     maxBar: Type.Optional(Type.Number({ minimum: 0, maximum: 5000 })),
     minTempC: Type.Optional(Celsius),
     maxTempC: Type.Optional(Celsius),
@@ -36,7 +36,7 @@ export const FittingSchema = Type.Object(
     priceMinor: PriceMinor,
     ...OfferFields,
     /** Where its dimensions come from, in words. */
-    source: Type.Optional(WordsOrNone(160)),
+    source: Type.Optional(WordsOrNone(letters.partSource)),
   },
   { additionalProperties: false, title: 'Fitting' },
 );

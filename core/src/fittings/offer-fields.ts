@@ -1,11 +1,11 @@
 import { Type } from 'typebox';
-import { Words, WordsOrNone } from '../schema/index.js';
+import { letters, Words, WordsOrNone } from '../schema/index.js';
 
 /** What a part of any kind says of buying and keeping it. Money in minor units: for one piece, of hose for a metre. */
 export const OfferFields = {
-  supplier: Type.Optional(WordsOrNone(80)),
+  supplier: Type.Optional(WordsOrNone(letters.supplier)),
   /** The supplier's order code; no two parts of a catalogue share one. */
-  code: Type.Optional(Words(60)),
+  code: Type.Optional(Words(letters.code)),
   /** Pieces, or full metres of hose, on the shelf. */
   shelf: Type.Optional(Type.Integer({ minimum: 0, maximum: 1_000_000 })),
   /** Days until it arrives when ordered. */

@@ -1,10 +1,10 @@
 import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
 import { OfferFields, PriceMinor } from '../fittings/index.js';
-import { Words, WordsOrNone, type Frozen } from '../schema/index.js';
+import { type Frozen, letters, Words, WordsOrNone } from '../schema/index.js';
 
-const Id = Type.String({ minLength: 1, maxLength: 80 });
-const Name = Words(160);
+const Id = Type.String({ minLength: 1, maxLength: letters.partId });
+const Name = Words(letters.partName);
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
 const Dash = Type.Integer({ minimum: 1, maximum: 64 });
 
@@ -22,7 +22,7 @@ export const HoseSchema = Type.Object(
     workingBar: Type.Number({ minimum: 0, maximum: 2000 }),
     minTempC: Type.Number({ minimum: -100, maximum: 500 }),
     maxTempC: Type.Number({ minimum: -100, maximum: 500 }),
-    source: WordsOrNone(160),
+    source: WordsOrNone(letters.partSource),
     pricePerMetreMinor: PriceMinor,
     ...OfferFields,
   },
@@ -49,7 +49,7 @@ export const HoseEndSchema = Type.Object(
     socketLengthMm: Millimetres,
     /** Radius of the bent tube to its centreline; 0 for a straight end. */
     bendRadiusMm: Millimetres,
-    source: WordsOrNone(160),
+    source: WordsOrNone(letters.partSource),
     priceMinor: PriceMinor,
     ...OfferFields,
   },

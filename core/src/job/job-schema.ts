@@ -2,13 +2,13 @@ import { Type, type Static } from 'typebox';
 import { ChainLinkSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
 import { EndIndex, FittingSchema } from '../fittings/index.js';
-import { OneOf } from '../schema/index.js';
+import { letters, OneOf } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
 import { PortThreadFields } from './port-thread.js';
 import { LineSchema, MOST_FITTINGS } from './line-schema.js';
 
 export const JobFields = Type.Object(
-  { number: Words(20), name: Words(120), description: Note, archived: Type.Boolean() },
+  { number: Words(letters.jobNumber), name: Words(letters.jobName), description: Note, archived: Type.Boolean() },
   { additionalProperties: false },
 );
 export const JobSchema = Type.Object(
@@ -45,7 +45,7 @@ export const ComponentPartSchema = Type.Object(
 export const ComponentFields = Type.Object(
   {
     kind: OneOf(componentKinds),
-    name: Words(80),
+    name: Words(letters.name),
     note: Note,
     order: Order,
     part: Type.Optional(Type.Union([ComponentPartSchema, Type.Null()])),
@@ -62,7 +62,7 @@ const ChainSchema = Type.Array(ChainLinkSchema, { maxItems: MOST_FITTINGS });
 /** What sits in a port now and must go elsewhere when a line takes the port. */
 export const SensorSchema = Type.Object(
   {
-    name: Words(60),
+    name: Words(letters.sensorName),
     connector: ConnectorSchema,
     /** The free port it moves to, with the adapters between; null while it has no other place. */
     movedTo: Type.Union([Type.Object({ portId: Id, fittings: ChainSchema }, { additionalProperties: false }), Type.Null()]),
@@ -72,7 +72,7 @@ export const SensorSchema = Type.Object(
 
 export const PortFields = Type.Object(
   {
-    label: Words(80),
+    label: Words(letters.name),
     ...PortThreadFields,
     note: Note,
     order: Order,

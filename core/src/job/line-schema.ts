@@ -4,17 +4,17 @@ import { ConnectorSchema } from '../connectors/index.js';
 import { EndIndex } from '../fittings/index.js';
 import { fluidIds } from '../fluids/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
-import { OneOf, Text } from '../schema/index.js';
+import { counts, letters, OneOf, Text } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
 
 const strict = { additionalProperties: false } as const;
 
 /** Most pieces of hose in one line. */
-export const MOST_PIECES = 6;
+export const MOST_PIECES = counts.hosesOfLine;
 /** Most open ends of a way: a plate has ten. */
-const MOST_BRANCHES = 24;
+const MOST_BRANCHES = counts.branchesOfWay;
 /** Most fittings between two things. */
-export const MOST_FITTINGS = 6;
+export const MOST_FITTINGS = counts.fittingsOfWay;
 
 export const serviceIds = [
   'turbo-feed',
@@ -30,7 +30,7 @@ export const serviceIds = [
 ] as const;
 
 /** Given to a part or a piece when it comes into the line, and kept with it: what joints, marks and records hold on to. */
-export const PlaceKeySchema = Type.String({ minLength: 1, maxLength: 40, pattern: '^[A-Za-z0-9_-]+$' });
+export const PlaceKeySchema = Type.String({ minLength: 1, maxLength: letters.placeKey, pattern: '^[A-Za-z0-9_-]+$' });
 
 /** A part of the catalogue in its place, in the order from port A to port B: it meets what comes before with `inEnd`. */
 export const PlacedSchema = Type.Object({ key: PlaceKeySchema, ...ChainLinkSchema.properties }, { ...strict, title: 'Placed' });
@@ -86,7 +86,7 @@ export const LineWaySchema = Type.Object(
     chosen: Type.Union([ChosenWaySchema, Type.Null()]),
     wishes: Type.Optional(WishesSchema),
     /** Ways kept in sight, whatever is solved anew. */
-    pinned: Type.Optional(Type.Array(KeptWaySchema, { maxItems: 6 })),
+    pinned: Type.Optional(Type.Array(KeptWaySchema, { maxItems: counts.pinnedOfWay })),
   },
   { ...strict, title: 'LineWay' },
 );
@@ -165,7 +165,7 @@ export const foundActions = [
   'thread chased',
 ] as const;
 export const FoundSchema = Type.Object(
-  { joint: JointIdSchema, state: OneOf(foundStates), action: OneOf(foundActions), words: Text(200) },
+  { joint: JointIdSchema, state: OneOf(foundStates), action: OneOf(foundActions), words: Text(letters.jointWords) },
   { ...strict, title: 'Found' },
 );
 
@@ -181,7 +181,7 @@ export const CheckedSchema = Type.Object(
 /** A path from port A to port B: way, piece, way, …; one way more than pieces. */
 export const LineFields = Type.Object(
   {
-    name: Words(80),
+    name: Words(letters.name),
     service: OneOf(serviceIds),
     /** What it carries, where that is not what is usual for its service. */
     fluid: Type.Optional(OneOf(fluidIds)),
@@ -191,11 +191,11 @@ export const LineFields = Type.Object(
     ways: Type.Array(LineWaySchema, { minItems: 1, maxItems: MOST_PIECES + 1 }),
     checked: Type.Union([CheckedSchema, Type.Null()]),
     /** The joints that are made up on the engine. */
-    made: Type.Optional(Type.Array(JointIdSchema, { maxItems: 120 })),
+    made: Type.Optional(Type.Array(JointIdSchema, { maxItems: counts.jointsOfLine })),
     /** Joints and fittings that are in for the mock-up or to drive it home: joint ids, keys of fittings. */
-    provisional: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 90 }), { maxItems: 240 })),
+    provisional: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 90 }), { maxItems: 2 * counts.jointsOfLine })),
     /** Existing joints as they were found, each once. */
-    found: Type.Optional(Type.Array(FoundSchema, { maxItems: 120 })),
+    found: Type.Optional(Type.Array(FoundSchema, { maxItems: counts.jointsOfLine })),
     note: Note,
     order: Order,
   },

@@ -1,3 +1,4 @@
+import { letters } from '../schema/index.js';
 import { formatConnector, type Connector } from '../connectors/index.js';
 import {
   CellError,
@@ -57,10 +58,10 @@ export function plainColumns(section: PlainSection): PlainColumn[] {
     write: (entry) => (entry.kind === 'hose end' ? formatConnector(entry.part.connector) : ''),
   };
   return [
-    head('id', 'id', 'part id, our id', readWords(80)),
-    head('code', 'code', 'order code, article, article no, item, part no, part number, sku', readWords(60)),
-    head('supplier', 'supplier', 'vendor, dealer, from', readWords(80)),
-    head('name', 'name', 'description, part, title, text', readWords(160)),
+    head('id', 'id', 'part id, our id', readWords(letters.partId)),
+    head('code', 'code', 'order code, article, article no, item, part no, part number, sku', readWords(letters.code)),
+    head('supplier', 'supplier', 'vendor, dealer, from', readWords(letters.supplier)),
+    head('name', 'name', 'description, part, title, text', readWords(letters.partName)),
     ...(section === 'hose end' ? [connector] : []),
     ...fieldsOf(section).map(fieldColumn),
     head(
@@ -72,7 +73,7 @@ export function plainColumns(section: PlainSection): PlainColumn[] {
     ),
     head('shelf', 'on shelf', 'shelf, stock, quantity, qty', readWhole),
     head('leadDays', 'lead days', 'lead, lead time, delivery, delivery days', readWhole),
-    head('source', 'source', 'note, remark', readWords(160)),
+    head('source', 'source', 'note, remark', readWords(letters.partSource)),
   ];
 }
 
@@ -94,7 +95,7 @@ function readField(field: PartField): (text: string) => unknown {
     return value;
   };
   if (type === 'choice') return readOneOf(choices);
-  if (type === 'text') return readWords(60);
+  if (type === 'text') return readWords(letters.figure);
   if (type === 'fluids')
     return (text) =>
       text

@@ -7,18 +7,18 @@ import {
   parseConnector,
   type Connector,
 } from '../connectors/index.js';
-import { WordsOrNone } from '../schema/index.js';
+import { counts, letters, WordsOrNone } from '../schema/index.js';
 
 /** Threads that one port may have: more are not a narrowing down, but a port that is not known. */
-export const MOST_CASES = 6;
+export const MOST_CASES = counts.casesOfPort;
 /** Characters of a port's notation. */
-export const MOST_PORT_NOTATION = 240;
+export const MOST_PORT_NOTATION = letters.portNotation;
 
 /** What is known of a port's thread: its connector; or, while that is null, either what it may be, or what is said of it. */
 export const PortThreadFields = {
   connector: Type.Union([ConnectorSchema, Type.Null()]),
   maybe: Type.Optional(Type.Array(ConnectorSchema, { minItems: 2, maxItems: MOST_CASES })),
-  said: Type.Optional(WordsOrNone(80)),
+  said: Type.Optional(WordsOrNone(letters.portSaid)),
 };
 type Fields = typeof PortThreadFields;
 export type PortThread = Static<TObject<Fields>>;

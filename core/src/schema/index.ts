@@ -5,3 +5,4 @@ export type { Frozen } from './frozen.js';
 export { Uuid } from './uuid.js';
 export { Words, WordsOrNone, Text, wordsProblem, holdsUnseen } from './plain-words.js';
 export { folded } from './folded.js';
+export { bytes, counts, letters, limitProblem, listLimits, rates, type TextLimit } from './limits.js';

@@ -1,7 +1,7 @@
 import { Type, type Static, type TObject, type TSchema } from 'typebox';
 import { OfferFields, PriceMinor } from '../fittings/index.js';
 import { fluidIds } from '../fluids/index.js';
-import { OneKindOf, OneOf, Words, WordsOrNone, type Frozen } from '../schema/index.js';
+import { type Frozen, letters, OneKindOf, OneOf, Words, WordsOrNone } from '../schema/index.js';
 import type { PartField } from './part-field.js';
 import { supplyKinds, type SupplyKindId } from './supply-kinds.js';
 
@@ -15,7 +15,7 @@ export function fieldSchema(field: PartField): TSchema {
     case 'fluids':
       return Type.Array(OneOf(fluidIds), { maxItems: fluidIds.length });
     case 'text':
-      return Words(60);
+      return Words(letters.figure);
     case 'mm':
     case 'bar':
     case 'celsius':
@@ -27,12 +27,12 @@ export function fieldSchema(field: PartField): TSchema {
 type Figure = string | number | readonly string[];
 
 const shape = {
-  id: Type.String({ minLength: 1, maxLength: 80 }),
-  name: Words(160),
+  id: Type.String({ minLength: 1, maxLength: letters.partId }),
+  name: Words(letters.partName),
   priceMinor: PriceMinor,
   ...OfferFields,
   /** Where its dimensions come from, in words. */
-  source: Type.Optional(WordsOrNone(160)),
+  source: Type.Optional(WordsOrNone(letters.partSource)),
 };
 type Shape = { [K in keyof typeof shape]: (typeof shape)[K] };
 

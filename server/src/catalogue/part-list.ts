@@ -5,6 +5,7 @@ import {
   guessColumns,
   guessPlainColumns,
   headOf,
+  listLimits,
   otherMoney,
   readParts,
   readPlainList,
@@ -31,11 +32,8 @@ import { readCatalogue } from './catalogue-store.js';
 
 type Mapping = Readonly<Record<string, number>>;
 
-/** Most lines of one list. */
-export const MOST_LINES = 20_000;
-/** Most columns, and letters in one heading or cell: no list of parts has more, and some would keep everybody else waiting. */
-const MOST_COLUMNS = 120;
-const MOST_LETTERS = 2000;
+/** No list of parts has more, and some would keep everybody else waiting. */
+const { lines: MOST_LINES, columns: MOST_COLUMNS, lettersOfCell: MOST_LETTERS } = listLimits;
 /** Lines and errors shown in a preview. */
 const SHOWN = 50;
 

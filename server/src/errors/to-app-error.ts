@@ -1,4 +1,12 @@
-import { CommandError, ConnectorSyntaxError, JobFileError, UnknownThreadError, wordsProblem, type ErrorBody } from '@gewinde/core';
+import {
+  CommandError,
+  ConnectorSyntaxError,
+  JobFileError,
+  limitProblem,
+  UnknownThreadError,
+  wordsProblem,
+  type ErrorBody,
+} from '@gewinde/core';
 import { AppError, errorCatalogue } from './app-error.js';
 
 const DATABASE_AWAY = new Set([
@@ -68,7 +76,7 @@ function validationError({ validation, validationContext }: Thrown): AppError {
     ? 'is missing'
     : unknown
       ? 'is not known here'
-      : (wordsProblem(first.params['pattern']) ?? first.message ?? 'is not valid');
+      : (wordsProblem(first.params['pattern']) ?? limitProblem(first.keyword, first.params) ?? first.message ?? 'is not valid');
   return new AppError('bad-value', `${field || (validationContext ?? 'request')} ${problem}.`, field ? { field } : {});
 }
 

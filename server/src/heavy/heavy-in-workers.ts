@@ -1,3 +1,4 @@
+import { rates } from '@gewinde/core';
 import { Piscina } from 'piscina';
 import { AppError, type ErrorCode, type ErrorDetails } from '../errors/app-error.js';
 import type { Heavy, HeavyName } from './heavy.js';
@@ -13,10 +14,6 @@ export type HeavyAnswer =
   | { readonly json: string }
   | { readonly refused: { readonly code: ErrorCode; readonly message: string; readonly details: ErrorDetails } };
 
-/** Worked on at once; the rest waits its turn. */
-const AT_ONCE = 2;
-/** Waiting; more are refused. */
-const MOST_WAITING = 24;
 /** What one may use, MB: a list that needs more is ended, and nobody else with it. */
 const MOST_MEMORY_MB = 1024;
 
@@ -25,8 +22,8 @@ export function heavyInWorkers(databaseUrl: string): Heavy {
   const pool = new Piscina<HeavyOrder, HeavyAnswer>({
     filename: new URL('./heavy-worker.js', import.meta.url).href,
     minThreads: 0,
-    maxThreads: AT_ONCE,
-    maxQueue: MOST_WAITING,
+    maxThreads: rates.heavyAtOnce,
+    maxQueue: rates.heavyWaiting,
     idleTimeout: 60_000,
     workerData: { databaseUrl },
     resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },

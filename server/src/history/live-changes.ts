@@ -1,3 +1,4 @@
+import { rates } from '@gewinde/core';
 import type { Knex } from 'knex';
 import type { Change } from './change.js';
 import { changesSince, type News } from './event-store.js';
@@ -6,8 +7,6 @@ import { changesSince, type News } from './event-store.js';
 const LOOK_EVERY_MS = 500;
 /** A sign of life, so that a line that is dead is found out. */
 const SIGN_EVERY_MS = 25_000;
-/** Pages that listen at once, over all browsers. */
-const MOST_LISTENERS = 500;
 /** Changes told in one look; the rest in the next. */
 const MOST_AT_ONCE = 200;
 
@@ -29,7 +28,7 @@ export class LiveChanges {
 
   constructor(
     private readonly db: Knex,
-    private readonly most = MOST_LISTENERS,
+    private readonly most: number = rates.listeners,
   ) {}
 
   /** No room for another listener. */

@@ -9,6 +9,7 @@ import {
   type AnswerOf,
   type DrillVerdict,
   type FittingSeen,
+  letters,
 } from '@gewinde/core';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
@@ -30,6 +31,7 @@ const NAME_KEPT = 'gewinde.apprentice';
   styleUrl: './drill.scss',
 })
 export class Drill {
+  protected readonly mostLetters = letters.drillAnswer;
   private readonly api = inject(Api);
   private readonly preferences = inject(Preferences);
   protected readonly store = inject(MeasurementStore);

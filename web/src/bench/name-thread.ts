@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, output, signal, untracked } from '@angular/core';
-import { parseThread, UnknownThreadError, type Connector, type Side } from '@gewinde/core';
+import { letters, parseThread, UnknownThreadError, type Connector, type Side } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { CalliperPanel } from './calliper-panel';
 import { CandidateList } from './candidate-list';
@@ -18,6 +18,7 @@ import { ThreadMap } from './thread-map';
   styleUrl: './name-thread.scss',
 })
 export class NameThread {
+  protected readonly mostLetters = letters.drillAnswer;
   /** Inside the survey, a connector can be taken over; the side is that of the port. */
   readonly usable = input(false);
   readonly side = input<Side | null>(null);

@@ -4,7 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { jobContracts, type Job } from '@gewinde/core';
+import { jobContracts, letters, type Job } from '@gewinde/core';
 import { NgbModal, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { debounceTime, distinctUntilChanged, EMPTY, firstValueFrom, from, map, switchMap } from 'rxjs';
 import { v4 as uuid } from 'uuid';
@@ -45,6 +45,7 @@ export class Board {
   private readonly screen = inject(WideScreen);
   protected readonly pages = inject(JobPages);
 
+  protected readonly most = letters.search;
   protected readonly archived = signal(false);
   protected readonly importError = signal<string | null>(null);
   protected readonly words = new FormControl('', { nonNullable: true });

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, signal } from '@angular/core';
 import { type AbstractControl, FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
-import { jobContracts, type Job } from '@gewinde/core';
+import { jobContracts, letters, type Job } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom, map } from 'rxjs';
 import { v4 as uuid } from 'uuid';
@@ -18,9 +18,9 @@ export class JobDialog {
   readonly job = signal<Job | null>(null);
   protected readonly error = signal<string | null>(null);
   protected readonly form = new FormGroup({
-    number: new FormControl('', { nonNullable: true, validators: [...required, Validators.maxLength(20)] }),
-    name: new FormControl('', { nonNullable: true, validators: [...required, Validators.maxLength(120)] }),
-    description: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(2000)] }),
+    number: new FormControl('', { nonNullable: true, validators: [...required, Validators.maxLength(letters.jobNumber)] }),
+    name: new FormControl('', { nonNullable: true, validators: [...required, Validators.maxLength(letters.jobName)] }),
+    description: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(letters.note)] }),
   });
   protected readonly words = {
     number: { required: 'Give the job a number, for example 2411.', pattern: 'Give the job a number, for example 2411.' },

@@ -23,7 +23,7 @@ import { TextField } from '../shared/text-field';
       <g-choice-field label="As found" [choices]="states" [control]="form.controls.state" />
       @if (form.controls.state.value) {
         <g-choice-field label="Done about it" [choices]="actions" [control]="form.controls.action" />
-        <g-text-field label="In words" placeholder="wrench marks on the nut" [most]="200" [control]="form.controls.words" />
+        <g-text-field label="In words" placeholder="wrench marks on the nut" limit="jointWords" [control]="form.controls.words" />
       }
     </form>
   `,

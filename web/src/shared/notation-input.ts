@@ -12,6 +12,7 @@ import {
   type ConnectorSyntaxError,
   type PortThread,
   type UnitSystem,
+  letters,
 } from '@gewinde/core';
 import { switchMap } from 'rxjs';
 import { DrawingView } from './drawing';
@@ -31,6 +32,7 @@ let inputs = 0;
   styleUrl: './notation-input.scss',
 })
 export class NotationInput {
+  protected readonly most = letters;
   /** Kept by whoever asks: a form's control or a plain one. */
   readonly control = input.required<FormControl<string>>();
   readonly label = input('Port in one line');

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, input, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, viewChild } from '@angular/core';
 import { type FormControl, ReactiveFormsModule } from '@angular/forms';
+import { letters, type TextLimit } from '@gewinde/core';
 import { fieldProblem, type ProblemWords } from './field-problem';
 
 let fields = 0;
@@ -47,7 +48,8 @@ export class TextField {
   /** The label is heard and not seen: what stands around says it. */
   readonly quiet = input(false);
   readonly placeholder = input<string | null>(null);
-  readonly most = input<number | null>(null);
+  /** How much it takes, by the table of limits. */
+  readonly limit = input<TextLimit | null>(null);
   readonly inputmode = input<string | null>(null);
   /** Classes of the input: `g-mono`, `g-figure`. */
   readonly look = input('');
@@ -57,6 +59,7 @@ export class TextField {
 
   protected readonly id = `text${++fields}`;
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
+  protected readonly most = computed(() => letters[this.limit()!] ?? null);
   protected readonly problem = fieldProblem(this.control, this.words);
 
   focus(): void {

@@ -12,6 +12,7 @@ import {
   type ComponentKind,
   type Fitting,
   type Port,
+  letters,
 } from '@gewinde/core';
 import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { v4 as uuid } from 'uuid';
@@ -47,7 +48,7 @@ export class Survey {
   protected readonly kinds = plainChoices(componentKinds);
   protected readonly adding = new FormGroup({
     kind: new FormControl<ComponentKind>('turbo', { nonNullable: true }),
-    name: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(80)] }),
+    name: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(letters.name)] }),
   });
   private readonly editingId = signal<string | null>(null);
   protected readonly editing = computed(() => this.ports().find((p) => p.id === this.editingId()) ?? null);

@@ -1,3 +1,4 @@
+import { letters } from '../../schema/index.js';
 import { Type, type Static } from 'typebox';
 import { formatConnector } from '../../connectors/index.js';
 import { fittingKinds, type FittingKindId } from '../fitting-kinds.js';
@@ -42,10 +43,10 @@ const yes = (value: boolean): string => (value ? 'yes' : '');
 
 /** The columns of a part list, in the order in which they are written. */
 export const partColumns: readonly PartColumn[] = [
-  column('id', 'id', 'part id, our id', 'npt1/8m+an6m', readWords(80)),
-  column('code', 'code', 'order code, article, article no, item, item no, part no, part number, sku', 'TW-2208', readWords(60)),
-  column('supplier', 'supplier', 'vendor, dealer, from', 'North Yard Supply', readWords(80)),
-  column('name', 'name', 'description, part, title, text', 'Adapter, npt 1/8 m to an6 m', readWords(160)),
+  column('id', 'id', 'part id, our id', 'npt1/8m+an6m', readWords(letters.partId)),
+  column('code', 'code', 'order code, article, article no, item, item no, part no, part number, sku', 'TW-2208', readWords(letters.code)),
+  column('supplier', 'supplier', 'vendor, dealer, from', 'North Yard Supply', readWords(letters.supplier)),
+  column('name', 'name', 'description, part, title, text', 'Adapter, npt 1/8 m to an6 m', readWords(letters.partName)),
   column('kind', 'kind', 'type, category, group', 'adapter', readOneOf(kindIds)),
   column('ends', 'ends', 'connectors, connections, threads, connection', 'npt 1/8 m + an6 m', readEnds, (ends) =>
     ends.map(formatConnector).join(' + '),
@@ -66,7 +67,7 @@ export const partColumns: readonly PartColumn[] = [
   ),
   column('shelf', 'on shelf', 'shelf, stock, quantity, qty', '4', readWhole),
   column('leadDays', 'lead days', 'lead, lead time, delivery, delivery days', '5', readWhole),
-  column('source', 'source', 'note, remark', 'measured', readWords(160)),
+  column('source', 'source', 'note, remark', 'measured', readWords(letters.partSource)),
 ];
 
 /** One column of a part list that says something of the body of a part. */

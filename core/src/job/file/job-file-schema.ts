@@ -2,7 +2,7 @@ import { Type, type Static } from 'typebox';
 import { ChainLinkSchema } from '../../chains/index.js';
 import { FittingSchema } from '../../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../../hose/index.js';
-import { without } from '../../schema/index.js';
+import { counts, letters, without } from '../../schema/index.js';
 import { ComponentFields, JobFields, PortFields, SensorSchema } from '../job-schema.js';
 import { MOST_PORT_NOTATION } from '../port-thread.js';
 import { LineFields, LineWaySchema, MOST_FITTINGS, MOST_PIECES, PlacedSchema, waySchema } from '../line-schema.js';
@@ -11,8 +11,8 @@ import { LineFields, LineWaySchema, MOST_FITTINGS, MOST_PIECES, PlacedSchema, wa
 export const JOB_FILE_VERSION = 5;
 export const OLDEST_JOB_FILE_VERSION = 1;
 
-const Key = Type.String({ minLength: 1, maxLength: 40 });
-const Notation = Type.String({ minLength: 1, maxLength: 80 });
+const Key = Type.String({ minLength: 1, maxLength: letters.placeKey });
+const Notation = Type.String({ minLength: 1, maxLength: letters.notation });
 /** Of a port: it may be one of several. */
 const PortNotation = Type.String({ minLength: 1, maxLength: MOST_PORT_NOTATION });
 
@@ -32,7 +32,7 @@ const WayInFile = Type.Object(
   {
     ...without(LineWaySchema.properties, 'chosen', 'pinned'),
     chosen: Type.Union([waySchema(PlacedSchema, PortKey), Type.Null()]),
-    pinned: Type.Optional(Type.Array(waySchema(ChainLinkSchema, PortKey), { maxItems: 6 })),
+    pinned: Type.Optional(Type.Array(waySchema(ChainLinkSchema, PortKey), { maxItems: counts.pinnedOfWay })),
   },
   { additionalProperties: false },
 );
@@ -61,17 +61,17 @@ export const JobFileSchema = Type.Object(
               },
               { additionalProperties: false },
             ),
-            { maxItems: 200 },
+            { maxItems: counts.portsOfComponent },
           ),
         },
         { additionalProperties: false },
       ),
-      { maxItems: 200 },
+      { maxItems: counts.componentsOfJob },
     ),
     lines: Type.Array(
       Type.Object(
         {
-          number: Type.Integer({ minimum: 1, maximum: 10_000 }),
+          number: Type.Integer({ minimum: 1, maximum: counts.lineNumber }),
           ...without(LineFields.properties, 'order', 'portA', 'portB', 'ways'),
           portA: Key,
           portB: Key,
@@ -79,13 +79,13 @@ export const JobFileSchema = Type.Object(
         },
         { additionalProperties: false },
       ),
-      { maxItems: 500 },
+      { maxItems: counts.linesOfJob },
     ),
     parts: Type.Object(
       {
-        fittings: Type.Array(FittingSchema, { maxItems: 3000 }),
-        hoses: Type.Array(HoseSchema, { maxItems: 500 }),
-        hoseEnds: Type.Array(HoseEndSchema, { maxItems: 1000 }),
+        fittings: Type.Array(FittingSchema, { maxItems: counts.fittingsOfFile }),
+        hoses: Type.Array(HoseSchema, { maxItems: counts.hosesOfFile }),
+        hoseEnds: Type.Array(HoseEndSchema, { maxItems: counts.hoseEndsOfFile }),
       },
       { additionalProperties: false },
     ),

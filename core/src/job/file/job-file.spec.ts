@@ -98,7 +98,12 @@ describe('a job file taken in', () => {
       /"ghost"/,
     ],
     ['a field that is not known', (f: JobFile) => Object.assign(f.lines[0]!, { colour: 'red' }), 'lines/0/colour', /not known here/],
-    ['a figure out of bounds', (f: JobFile) => (f.lines[0]!.pieces[0]!.slackPercent = 80), 'lines/0/pieces/0/slackPercent', /<= 20/],
+    [
+      'a figure out of bounds',
+      (f: JobFile) => (f.lines[0]!.pieces[0]!.slackPercent = 80),
+      'lines/0/pieces/0/slackPercent',
+      /is too large: 20 at most/,
+    ],
   ])('points at %s', (_, spoil, field, message) => {
     const spoiled = structuredClone(file());
     spoil(spoiled);

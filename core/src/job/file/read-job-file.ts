@@ -2,7 +2,7 @@ import { Errors } from 'typebox/value';
 import { checkJobFileContent } from './check-content.js';
 import { JobFileError } from './job-file-error.js';
 import { JOB_FILE_VERSION, JobFileSchema, type JobFile } from './job-file-schema.js';
-import { wordsProblem } from '../../schema/index.js';
+import { limitProblem, wordsProblem } from '../../schema/index.js';
 import type { PortThread } from '../port-thread.js';
 import { upgradeJobFile } from './upgrade-job-file.js';
 
@@ -47,6 +47,8 @@ function checkShape(value: unknown): asserts value is JobFile {
   const problem =
     first.message === 'schema is false'
       ? 'is not known here'
-      : (first.keyword === 'pattern' && wordsProblem(first.params.pattern)) || first.message;
+      : ((first.keyword === 'pattern' ? wordsProblem(first.params.pattern) : undefined) ??
+        limitProblem(first.keyword, first.params as unknown as Record<string, unknown>) ??
+        first.message);
   throw new JobFileError('job-file-content', `${path || 'The file'} ${problem}.`, path);
 }

@@ -1,0 +1,106 @@
+/**
+ * How long, how many, how large, how often: the one table of limits. Schemas, job file, lists, server and screen read it; what goes beyond
+ * is refused in words ({@link limitProblem}), never cut.
+ */
+
+/** Signs of a text, as they are counted by their code points. */
+export const letters = {
+  jobNumber: 20,
+  jobName: 120,
+  /** Of a component, a port or a line. */
+  name: 80,
+  sensorName: 60,
+  /** A note, and what a job is. */
+  note: 2000,
+  jointWords: 200,
+  notation: 80,
+  portNotation: 240,
+  portSaid: 80,
+  rowId: 64,
+  placeKey: 40,
+  partId: 80,
+  partName: 160,
+  partSource: 160,
+  code: 60,
+  supplier: 80,
+  material: 60,
+  figure: 60,
+  passages: 600,
+  apprentice: 60,
+  drillAnswer: 40,
+  search: 120,
+} as const;
+export type TextLimit = keyof typeof letters;
+
+/** Rows and entries. */
+export const counts = {
+  componentsOfJob: 200,
+  portsOfComponent: 200,
+  linesOfJob: 500,
+  hosesOfLine: 6,
+  fittingsOfWay: 6,
+  branchesOfWay: 24,
+  pinnedOfWay: 6,
+  jointsOfLine: 120,
+  /** The highest number of a line: they are not given out twice. */
+  lineNumber: 1_000_000,
+  endsOfPart: 12,
+  casesOfPort: 6,
+  commandsOfChange: 1000,
+  shopCommandsOfChange: 100,
+  fittingsOfFile: 3000,
+  hosesOfFile: 500,
+  hoseEndsOfFile: 1000,
+  jobsOfPage: 100,
+} as const;
+
+/** A list of parts as a spreadsheet writes it. */
+export const listLimits = { lines: 20_000, columns: 120, lettersOfCell: 2000, letters: 8 * 1024 * 1024 } as const;
+
+/** Bodies of requests, bytes. */
+export const bytes = {
+  usual: 256 * 1024,
+  change: 2 * 1024 * 1024,
+  jobFile: 4 * 1024 * 1024,
+  list: listLimits.letters + 64 * 1024,
+} as const;
+
+/** What one server bears. */
+export const rates = {
+  requestsPerMinute: 3000,
+  listeners: 500,
+  /** Until a request has come in whole. */
+  requestSeconds: 60,
+  heavyAtOnce: 2,
+  heavyWaiting: 24,
+} as const;
+
+/**
+ * What is wrong with a value that a schema refused for its size, to follow its name (`is …`); undefined for another reason.
+ *
+ * @param keyword of JSON Schema
+ * @param params as validators tell them: `{ limit }`, `{ comparison, limit }`
+ */
+export function limitProblem(keyword: string, params: Readonly<Record<string, unknown>>): string | undefined {
+  const limit = Number(params['limit']);
+  const many = (what: string): string => `${limit} ${limit === 1 ? what : `${what}s`}`;
+  switch (keyword) {
+    case 'maxLength':
+      return `is too long: ${many('letter')} at most`;
+    case 'minLength':
+      return limit <= 1 ? 'is empty' : `is too short: ${many('letter')} at least`;
+    case 'maxItems':
+    case 'maxProperties':
+      return `has too much in it: ${many('entry').replace('entrys', 'entries')} at most`;
+    case 'minItems':
+      return limit <= 1 ? 'has nothing in it' : `has too little in it: ${many('entry').replace('entrys', 'entries')} at least`;
+    case 'maximum':
+      return `is too large: ${limit} at most`;
+    case 'minimum':
+      return `is too small: ${limit} at least`;
+    case 'exclusiveMinimum':
+      return `is too small: more than ${limit} it has to be`;
+    default:
+      return undefined;
+  }
+}
