@@ -132,6 +132,19 @@ async function ask(app, { name, answer }, { method, url, payload }) {
   else if (name !== 'get /api/catalogue' && name !== 'get /api/jobs') seen.take(json);
 }
 
+/** Whatever is written as a file is taken in again, and is the same then. */
+async function backAgain(app, id, text) {
+  const file = JSON.parse(text);
+  const renumbered = { ...file, job: { ...file.job, number: 'back again' } };
+  const { statusCode, body } = await app.inject({ method: 'POST', url: '/api/jobs/import', payload: renumbered });
+  if (statusCode !== 201) return void faults.push(`the file of job ${id} is not taken in again: ${statusCode} ${body.slice(0, 400)}`);
+  const taken = JSON.parse(body).summary.job.id;
+  const again = await app.inject({ url: `/api/jobs/${taken}/export` });
+  if (again.body !== JSON.stringify(renumbered)) faults.push(`the file of job ${id} comes back as another`);
+  for (const table of ['job_lines', 'ports', 'components']) await db(table).where({ job_id: taken }).delete();
+  await db('jobs').where({ id: taken }).delete();
+}
+
 /** Reads the catalogue and some of the jobs, or all, and does with them what the screens do. */
 async function look(app, most = JOBS_LOOKED_AT) {
   const read = async (url) => {
@@ -157,6 +170,7 @@ async function look(app, most = JOBS_LOOKED_AT) {
     await read(`/api/jobs/${id}/parts.csv`);
     if (text === undefined || file === undefined) continue;
     if (seen.files.length < 10) seen.files.push(JSON.parse(file));
+    await backAgain(app, id, file);
     const { document } = JSON.parse(text);
     seen.take(document);
     for (const [kind, rows] of [

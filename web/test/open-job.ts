@@ -19,6 +19,7 @@ export const shopAt0 = {
   ...catalogue,
   weights: { id: 'chain-weights', weights: usualWeights, version: 0 },
   sealRules: { id: 'seal-rules', rules: usualSealRules, version: 0 },
+  unsound: [] as { id: string; problem: string }[],
   at: 0,
 };
 

@@ -145,6 +145,8 @@ export const shopContracts = {
         hoses: Type.Array(HoseSchema),
         hoseEnds: Type.Array(HoseEndSchema),
         supplies: Type.Array(SupplySchema),
+        /** Rows of the database that do not hold together, and why: they are left out of the rest. */
+        unsound: Type.Optional(Type.Array(Type.Object({ id: Type.String(), problem: Type.String() }))),
         weights: WeightsRowSchema,
         sealRules: SealRulesRowSchema,
         at: Type.Integer({ minimum: 0 }),

@@ -2,6 +2,7 @@ import { catalogueOf, partsNamedIn, type Catalogue, type JobDocument } from '@ge
 import type { Knex } from 'knex';
 import { listPartRows } from '../database/part-rows.js';
 import { pieces } from '../database/pieces.js';
+import { soundParts } from './sound-parts.js';
 
 const HOSES = ['hose', 'hose end'];
 
@@ -10,7 +11,8 @@ export async function findParts(db: Knex, fittings: readonly string[], others: r
   const named = [];
   for (const some of pieces([...new Set(fittings)]))
     named.push(...(await listPartRows(db, (query: Knex.QueryBuilder) => void query.whereIn('id', some).where({ kind: 'fitting' }))));
-  return catalogueOf([...named, ...(await listPartRows(db, (query: Knex.QueryBuilder) => void query.whereIn('kind', others)))]);
+  const rest = await listPartRows(db, (query: Knex.QueryBuilder) => void query.whereIn('kind', others));
+  return catalogueOf(soundParts([...named, ...rest]).sound);
 }
 
 /** All that a job can be put on paper with: the fittings it names, hoses and ends, and what is used up. */

@@ -1,4 +1,4 @@
-import { parseConnector, shopContracts, standardFittings, type Fitting, type ShopCommand } from '@gewinde/core';
+import { jobContracts, parseConnector, shopContracts, standardFittings, type Fitting, type ShopCommand } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { startTestApp, type TestApp } from '../../test/test-app.js';
 import { loadDemo } from '../demo/load-demo.js';
@@ -77,6 +77,33 @@ describe('the catalogue in the database', () => {
     expect(new Set(sample.map((f) => f.supplier)).size).toBe(3);
     expect(sample.some((f) => f.shelf! > 0) && sample.some((f) => f.shelf === 0)).toBe(true);
     expect(sample.every((f) => f.leadDays! > 0)).toBe(true);
+  });
+
+  it('leaves out rows that do not hold together, says so, and goes on with all others', async () => {
+    const id = 'orb6m+an6m';
+    const { data } = (await shop.db('parts').where({ id }).first('data')) as { data: string };
+    const text = typeof data === 'string' ? data : JSON.stringify(data);
+    await shop
+      .db('parts')
+      .where({ id })
+      .update({ data: text.replaceAll('"orb"', '"wizard"') });
+    await shop
+      .db('parts')
+      .insert({ id: 'odd', kind: 'hose end', data: '{"id":"odd"}', origin: 'own', position: 99999, version: 1, retired: false });
+    const { body } = await shop.ask(shopContracts.readCatalogue, {});
+    expect(body.unsound).toEqual([
+      { id, problem: expect.stringContaining('wizard') as string },
+      { id: 'odd', problem: expect.any(String) as string },
+    ]);
+    expect(body.fittings.some((f) => f.id === id)).toBe(false);
+    const { jobs } = (await shop.ask(jobContracts.listJobs, {})).body;
+    for (const { job, unsound } of jobs) {
+      expect(unsound).toBeUndefined();
+      expect((await shop.ask(jobContracts.exportJob, { params: { id: job.id } })).status).toBe(200);
+    }
+    await shop.db('parts').where({ id }).update({ data: text });
+    await shop.db('parts').where({ id: 'odd' }).delete();
+    expect((await shop.ask(shopContracts.readCatalogue, {})).body.unsound).toBeUndefined();
   });
 
   it('has a displaced sensor in the demo, which the solver keeps on a tee', async () => {

@@ -25,22 +25,27 @@ import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
 import { lockScope } from '../history/change-rows.js';
 import { newestChange } from '../history/event-store.js';
+import { soundParts } from './sound-parts.js';
 import { usersOf } from './users-of.js';
 
-/** The whole catalogue in its own order, retired parts at their places. */
+/** The whole catalogue in its own order, retired parts at their places; what does not hold together is left out. */
 export async function readCatalogue(db: Knex): Promise<Catalogue> {
-  return catalogueOf(await listPartRows(db));
+  return catalogueOf(soundParts(await listPartRows(db)).sound);
 }
 
 /** What all jobs share, and the change up to which it is told: all of the same moment. */
 export async function readShop(db: Knex): Promise<AnswerOf<typeof shopContracts.readCatalogue>> {
   return db.transaction(
-    async (trx) => ({
-      ...(await readCatalogue(trx)),
-      weights: await readWeights(trx),
-      sealRules: await readSealRules(trx),
-      at: await newestChange(trx, 'shop'),
-    }),
+    async (trx) => {
+      const { sound, unsound } = soundParts(await listPartRows(trx));
+      return {
+        ...catalogueOf(sound),
+        ...(unsound.length > 0 ? { unsound } : {}),
+        weights: await readWeights(trx),
+        sealRules: await readSealRules(trx),
+        at: await newestChange(trx, 'shop'),
+      };
+    },
     { isolationLevel: 'repeatable read' },
   );
 }

@@ -28,6 +28,8 @@ interface Shop extends Progress {
   readonly catalogue: Catalogue;
   readonly weights: WeightsRow;
   readonly sealRules: SealRulesRow;
+  /** Parts in the database that do not hold together: nothing is built on them. */
+  readonly unsound: readonly { readonly id: string; readonly problem: string }[];
 }
 
 /** The catalogue and what the shop weighs: read once, then followed change by change. */
@@ -49,6 +51,7 @@ export class ShopStore {
   readonly sealRulesRow = toSignal(this.state.pipe(map((shop) => shop?.sealRules ?? noSealRules)), { initialValue: noSealRules });
   /** What the shop does its own way, where it bears on a job. */
   readonly schools = computed((): ShopSchools => ({ seals: this.sealRulesRow().rules }));
+  readonly unsound = toSignal(this.state.pipe(map((shop) => shop?.unsound ?? [])), { initialValue: [] });
   readonly loaded$ = this.catalogue$.pipe(filter((catalogue) => catalogue !== null));
 
   constructor() {
@@ -97,7 +100,13 @@ export class ShopStore {
     const noRules = removed.some((row) => row.type === 'sealRules') ? noSealRules : undefined;
     const gone = removed.flatMap((row) => (row.type === 'part' ? [row.id] : []));
     const catalogue = parts.length > 0 || gone.length > 0 ? withEntries(shop.catalogue, parts, gone) : shop.catalogue;
-    this.state.next({ ...progress, catalogue, weights: weights ?? unset ?? shop.weights, sealRules: rules ?? noRules ?? shop.sealRules });
+    this.state.next({
+      ...shop,
+      ...progress,
+      catalogue,
+      weights: weights ?? unset ?? shop.weights,
+      sealRules: rules ?? noRules ?? shop.sealRules,
+    });
     if (put.length > 0 || removed.length > 0) this.changes.next(change);
   }
 
@@ -117,8 +126,8 @@ export class ShopStore {
 const noWeights: WeightsRow = { id: 'chain-weights', weights: usualWeights, version: 0 };
 const noSealRules: SealRulesRow = { id: 'seal-rules', rules: usualSealRules, version: 0 };
 
-function asRead({ at, weights, sealRules, ...catalogue }: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
-  return { catalogue, weights, sealRules, at, ahead: new Map() };
+function asRead({ at, weights, sealRules, unsound = [], ...catalogue }: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
+  return { unsound, catalogue, weights, sealRules, at, ahead: new Map() };
 }
 
 /** Parts at their places, new ones last; lists in which nothing has changed stay the same. */

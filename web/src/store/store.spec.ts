@@ -230,6 +230,12 @@ describe('the store', () => {
     expect(count()).toBe(all);
   });
 
+  it('tells which parts of the database do not hold together', async () => {
+    await openSampleJob({}, undefined, { unsound: [{ id: 'odd-1', problem: 'No connector "wizard 1" is known here.' }] });
+    const shown = await render(Store);
+    expect(shown.find('.odd').textContent).toMatch(/A part does not hold together, and is left out.*odd-1 No connector "wizard 1"/s);
+  });
+
   it('says so where there is no such part', async () => {
     const { request } = await openSampleJob();
     const view = await render(Store, { part: 'gone' });
