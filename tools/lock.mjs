@@ -1,5 +1,8 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
+
+/** How long another that found the same stale lock may take to put its own in its place, ms. */
+const SETTLED_MS = 250;
 
 /**
  * One running copy a data folder. Takes the lock, or says who holds it; a lock whose process is gone is stale and taken over.
@@ -7,21 +10,23 @@ import { dirname } from 'node:path';
  */
 export function takeLock(file) {
   mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
-  let stale = false;
-  for (let tries = 0; tries < 2; tries++) {
-    try {
-      writeFileSync(file, JSON.stringify({ pid: process.pid }), { flag: 'wx', mode: 0o600 });
-      return { held: true, stale };
-    } catch (error) {
-      if (error.code !== 'EEXIST') throw error;
-    }
-    const holder = readLock(file);
-    if (holder && alive(holder.pid)) return { held: false, ...holder };
-    console.log('Found the lock of a copy that is no longer running; taking over.');
-    rmSync(file, { force: true });
-    stale = true;
+  const mine = JSON.stringify({ pid: process.pid });
+  try {
+    writeFileSync(file, mine, { flag: 'wx', mode: 0o600 });
+    return { held: true, stale: false };
+  } catch (error) {
+    if (error.code !== 'EEXIST') throw error;
   }
-  return { held: false, pid: 0 };
+  const holder = readLock(file);
+  if (holder && alive(holder.pid)) return { held: false, ...holder };
+  console.log('Found the lock of a copy that is no longer running; taking over.');
+  // in one move, never removed: of two that take over in the same moment the later one has it, and the other sees that
+  const next = `${file}.${process.pid}`;
+  writeFileSync(next, mine, { mode: 0o600 });
+  renameSync(next, file);
+  Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, SETTLED_MS);
+  const now = readLock(file);
+  return now?.pid === process.pid ? { held: true, stale: true } : { held: false, pid: now?.pid ?? 0 };
 }
 
 export function noteAddress(file, details) {

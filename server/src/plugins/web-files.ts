@@ -13,13 +13,16 @@ export async function serveWeb(app: FastifyInstance, root: string | undefined): 
       preCompressed: true,
       cacheControl: false,
       setHeaders: (response, path) => {
+        // which of the compressed ones is sent hangs on what the browser takes
+        response.setHeader('vary', 'accept-encoding');
         response.setHeader(
           'cache-control',
           /-[A-Z0-9]{8}\.\w+(\.(br|gz))?$/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
         );
       },
     });
-  app.setNotFoundHandler(async (request, reply) => {
+  // guessing at addresses counts as well
+  app.setNotFoundHandler({ preHandler: app.rateLimit() }, async (request, reply) => {
     const page = request.method === 'GET' && !request.url.startsWith('/api/') && (request.headers.accept ?? '').includes('text/html');
     if (present && page) return reply.header('cache-control', 'no-cache').sendFile('index.html');
     throw noSuchRoute();

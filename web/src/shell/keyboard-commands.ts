@@ -2,6 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { Subject } from 'rxjs';
+import { HalfTyped } from '../data/half-typed';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { steps } from './steps';
@@ -21,13 +22,14 @@ const plain =
   (event: KeyboardEvent): boolean =>
     event.key === key && !event.ctrlKey && !event.metaKey && !event.altKey;
 
-/** The keys of the whole app. They rest while something is being typed or a dialog is open. */
+/** The keys of the whole app. They rest while something is being typed, a form is half filled, or a dialog is open. */
 @Injectable({ providedIn: 'root' })
 export class KeyboardCommands {
   private readonly router = inject(Router);
   private readonly modal = inject(NgbModal);
   private readonly store = inject(JobStore);
   private readonly preferences = inject(Preferences);
+  private readonly halfTyped = inject(HalfTyped);
   /** Commands for the view that is open. */
   readonly toView = new Subject<ViewCommand>();
 
@@ -64,7 +66,8 @@ export class KeyboardCommands {
   pressed(event: KeyboardEvent): void {
     if (event.defaultPrevented || typing(event.target) || this.modal.hasOpenModals()) return;
     const command = this.commands.find((c) => c.matches(event));
-    if (!command) return;
+    // a slip out of a half-filled form must not set anything going
+    if (!command || (this.halfTyped.onScreen && !event.ctrlKey && !event.metaKey)) return;
     event.preventDefault();
     command.run(event);
   }

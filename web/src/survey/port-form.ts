@@ -1,5 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked, viewChild } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  output,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import {
   CommandError,
@@ -17,12 +28,19 @@ import {
 import { NgbModal, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { map } from 'rxjs';
 import type { BenchDialog as BenchDialogType } from '../bench/bench-dialog';
+import { HalfTyped } from '../data/half-typed';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { refuse } from '../shared/field-problem';
 import { NotationInput, readablePort } from '../shared/notation-input';
 import { readNotation, readPortThread } from '../shared/read-notation';
 import { TextField } from '../shared/text-field';
+
+interface Kept {
+  readonly typed: { notation: string; label: string; note: string; sensorName: string; sensorNotation: string };
+  /** The version of the port it was begun on. */
+  readonly begun: number;
+}
 
 /** One line of notation makes a port; with a port to edit, changes it. */
 @Component({
@@ -39,6 +57,7 @@ export class PortForm {
 
   private readonly store = inject(JobStore);
   private readonly modal = inject(NgbModal);
+  private readonly halfTyped = inject(HalfTyped);
   protected readonly preferences = inject(Preferences);
   private readonly notationField = viewChild.required(NotationInput);
 
@@ -54,13 +73,17 @@ export class PortForm {
   protected readonly misfit = toSignal(this.form.valueChanges.pipe(map(() => this.misfitOf())), { initialValue: undefined });
   /** The version the change was begun on. */
   private begun = 1;
+  /** What the form held before anything was typed. */
+  private untouched = '';
+  private readonly edited = computed(() => this.editing()?.id);
+  private readonly place = computed(() => `port ${this.component().id} ${this.edited() ?? ''}`);
 
   constructor() {
-    const edited = computed(() => this.editing()?.id);
-    const place = computed(() => `${this.component().id} ${edited() ?? ''}`);
+    this.form.valueChanges.pipe(takeUntilDestroyed()).subscribe(() => this.keep());
+    inject(DestroyRef).onDestroy(() => this.halfTyped.leave(this));
     // another port or another component: the form starts afresh; what others do to the same one does not take the text away
     effect(() => {
-      place();
+      this.place();
       untracked(() => this.fill(this.editing()));
     });
   }
@@ -73,9 +96,23 @@ export class PortForm {
       sensorName: port?.sensor?.name ?? '',
       sensorNotation: port?.sensor ? formatConnector(port.sensor.connector) : '',
     });
-    if (!port) return;
-    this.begun = this.store.versionOf('port', port.id);
-    this.notationField().focus();
+    this.untouched = JSON.stringify(this.form.getRawValue());
+    if (port) this.begun = this.store.versionOf('port', port.id);
+    const kept = this.halfTyped.take<Kept>(this, this.place());
+    if (kept) {
+      this.begun = kept.begun;
+      this.form.setValue(kept.typed);
+      this.form.markAsDirty();
+    }
+    if (port) this.notationField().focus();
+  }
+
+  /** What differs from what was there is kept until it is saved or given up. */
+  private keep(): void {
+    if (!this.form.dirty) return;
+    const typed = this.form.getRawValue();
+    const half = JSON.stringify(typed) !== this.untouched;
+    this.halfTyped.keep(this, this.place(), half ? ({ typed, begun: this.begun } satisfies Kept) : undefined);
   }
 
   protected save(): void {
@@ -108,6 +145,7 @@ export class PortForm {
       return;
     }
     // at once: what is typed next is not to be wiped by an answer that comes late
+    this.halfTyped.forget(this, this.place());
     this.fill(null);
     this.done.emit();
     this.notationField().focus();
@@ -134,6 +172,7 @@ export class PortForm {
   }
 
   protected cancel(): void {
+    this.halfTyped.forget(this, this.place());
     this.fill(null);
     this.done.emit();
     this.notationField().focus();

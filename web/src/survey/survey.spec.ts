@@ -4,6 +4,7 @@ import { parseConnector } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { document, ports } from '../../../core/testing/sample-job';
 import { answer, openSampleJob, render, settle } from '../../test/open-job';
+import { KeyboardCommands } from '../shell/keyboard-commands';
 import { PortForm } from './port-form';
 import { PortTable } from './port-table';
 import { Survey } from './survey';
@@ -45,6 +46,39 @@ describe('the port form', () => {
     expect(table.text()).toContain('American taper pipe 1/8, female, or British taper pipe 1/8, female');
     const again = await render(PortForm, { component: block, editing: made });
     expect(again.notation().value).toBe('npt 1/8 f | rc 1/8 f');
+  });
+
+  it('keeps what is half typed when it is left, for its own place, until it is saved or given up', async () => {
+    await openSampleJob();
+    const keyboard = TestBed.inject(KeyboardCommands);
+    const rests = () => {
+      const key = new KeyboardEvent('keydown', { key: 'u', cancelable: true });
+      keyboard.pressed(key);
+      return !key.defaultPrevented;
+    };
+    const form = await render(PortForm, { component: block });
+    await form.typeNotation('ntp 1/8');
+    await form.type('What it is called', 'sen');
+    expect(rests()).toBe(true);
+    form.fixture.destroy();
+    expect(rests()).toBe(false);
+    const other = await render(PortForm, { component: document.components[1] });
+    expect([other.notation().value, rests()]).toEqual(['', false]);
+    const again = await render(PortForm, { component: block });
+    expect([again.notation().value, again.field('What it is called').value]).toEqual(['ntp 1/8', 'sen']);
+    await again.typeNotation('npt 1/8 f');
+    await again.press('button', 'Add port');
+    expect([rests(), (await render(PortForm, { component: block })).notation().value]).toEqual([false, '']);
+  });
+
+  it('takes what a slip was meant to be by the arrow, and Tab goes on to the next field', async () => {
+    await openSampleJob();
+    const form = await render(PortForm, { component: block });
+    await form.typeNotation('ntp 1/8 f');
+    expect(form.find('button', 'Use npt 1/8 f').tabIndex).toBe(-1);
+    form.notation().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown' }));
+    await form.stable();
+    expect(form.notation().value).toBe('npt 1/8 f');
   });
 
   it('names a port itself when it is given no name', async () => {

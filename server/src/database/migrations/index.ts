@@ -8,6 +8,7 @@ import * as parts from './20261201_parts.js';
 import * as found from './20261202_found.js';
 import * as bodies from './20261203_bodies.js';
 import * as revisions from './20261204_revisions.js';
+import * as plainNames from './20261205_plain_names.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -19,4 +20,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261202_found': found,
   '20261203_bodies': bodies,
   '20261204_revisions': revisions,
+  '20261205_plain_names': plainNames,
 };

@@ -121,6 +121,29 @@ describe('a database from before changes had keys and rows of their own', () => 
   });
 });
 
+describe('names of an earlier version', () => {
+  it('lose the signs that no name may have, and nothing else', async () => {
+    const server = await startTestApp({ keep: true });
+    const { db } = server;
+    const at = new Date();
+    const job = { description: 'two\nlines\u202e', archived: false, version: 1, updated_at: at };
+    const kept = { ...job, description: '', name: 'Ölkühler 油 🛢️' };
+    await db('jobs').insert([
+      { ...job, id: 'u1', number: 'U-1', name: 'm14x1.5 \u202ef washer\u0007' },
+      { ...job, id: 'u2', number: 'U-2', name: '\u2067' },
+      { ...kept, id: 'u3', number: 'U-3' },
+    ]);
+    await migrations['20261205_plain_names']!.up(db);
+    expect(await db('jobs').whereIn('id', ['u1', 'u2', 'u3']).orderBy('id').select('name', 'description')).toEqual([
+      { name: 'm14x1.5  f washer', description: 'two\nlines ' },
+      { name: '?', description: 'two\nlines ' },
+      { name: kept.name, description: '' },
+    ]);
+    await db('jobs').whereIn('id', ['u1', 'u2', 'u3']).delete();
+    await server.close();
+  });
+});
+
 describe('a start that was cut short', () => {
   const url = process.env['GEWINDE_TEST_DATABASE_URL']!;
   const empty = async (db: Knex): Promise<void> => {
