@@ -62,7 +62,7 @@ const jest = (name, room) => {
   return suite(name, room, 'jest', args, report, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }));
 };
 
-// two cores: whichever is free takes the next, the longest first
+// two cores: whichever is free takes the next, the longest first; the start command mostly waits, and goes beside them
 const report = join(folder, 'e2e.json');
 const browser = ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky });
 const waiting = [
@@ -71,7 +71,6 @@ const waiting = [
   () => jest('core and published checks', 'core'),
   () => jest('web', 'web'),
   () => jest('server', 'server'),
-  () => jest('the start command', 'tools'),
   () => check('types', ['npm', 'run', 'typecheck', '--silent']),
 ];
 const lane = async () => {
@@ -79,7 +78,7 @@ const lane = async () => {
 };
 
 try {
-  await Promise.all([lane(), lane()]);
+  await Promise.all([lane(), lane(), jest('the start command', 'tools')]);
 } finally {
   await database.stop();
   rmSync(folder, { recursive: true, force: true });

@@ -35,7 +35,7 @@ test('the rack, the steps and the finder are worked from the keyboard alone', as
   await expect(page.getByRole('article').first()).toContainText(/cut\s*\d+.* in/);
   await page.keyboard.press('u');
   await page.keyboard.press('/');
-  const finder = page.getByRole('combobox', { name: 'Find a line, port, part or command' });
+  const finder = page.getByRole('combobox', { name: 'Find a line, port, part, job or command' });
   await expect(finder).toBeFocused();
   await finder.fill('oil inlet');
   await expect(page.getByRole('option').first()).toContainText('Turbo, oil inlet');
@@ -113,7 +113,7 @@ test('a joint shows its threads over one another and leads to the thread bench a
   await page.getByRole('link', { name: /^Back to 2403/ }).click();
   await expect(page).toHaveURL(/\/lines/);
   await page.keyboard.press('/');
-  await page.getByLabel('Find a line, port, part or command').fill('what joins');
+  await page.getByLabel('Find a line, port, part, job or command').fill('what joins');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('table', { name: /What joins what/ })).toBeVisible();
   await page.keyboard.press('1');

@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { ChainWeightsSchema } from '../chains/index.js';
-import { FittingSchema, LineErrorSchema } from '../fittings/index.js';
+import { FittingSchema, LineErrorSchema, ListMoneySchema } from '../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
 import {
   CataloguePartSchema,
@@ -186,7 +186,10 @@ export const shopContracts = {
     method: 'POST',
     path: '/api/catalogue/import/preview',
     summary: 'What a list would change',
-    body: Type.Object({ csv: Csv, section: Type.Optional(Section), mapping: Type.Optional(MappingSchema) }, strict),
+    body: Type.Object(
+      { csv: Csv, section: Type.Optional(Section), mapping: Type.Optional(MappingSchema), money: Type.Optional(ListMoneySchema) },
+      strict,
+    ),
     answer: ListPreviewSchema,
     status: 200,
     bodyLimit: bytes.list,
@@ -195,7 +198,10 @@ export const shopContracts = {
     method: 'POST',
     path: '/api/catalogue/import',
     summary: 'Take a list in, all of it or nothing',
-    body: Type.Object({ key: ChangeKey, csv: Csv, section: Type.Optional(Section), mapping: MappingSchema }, strict),
+    body: Type.Object(
+      { key: ChangeKey, csv: Csv, section: Type.Optional(Section), mapping: MappingSchema, money: Type.Optional(ListMoneySchema) },
+      strict,
+    ),
     answer: ShopChangeSchema,
     status: 200,
     bodyLimit: bytes.list,

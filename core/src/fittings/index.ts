@@ -24,4 +24,27 @@ export { writeParts } from './part-list/write-parts.js';
 export { findParts, type PartFilter } from './find-parts.js';
 export { OfferFields, PriceMinor } from './offer-fields.js';
 export { NamedOnce } from './part-list/named-once.js';
-export { CellError, otherMoney, readEnd, readMoney, readOneOf, readQuantity, readWhole, readWords } from './part-list/read-cell.js';
+export {
+  formatListed,
+  ListedPriceSchema,
+  ListMoneySchema,
+  otherCurrencies,
+  otherCurrencyCodes,
+  pricesIn,
+  withListing,
+  type ListedPrice,
+  type ListMoney,
+  type OtherCurrency,
+} from './listed-price.js';
+export { inEuros } from './part-list/list-money.js';
+export {
+  CellError,
+  otherMoney,
+  readEnd,
+  readListed,
+  readMoney,
+  readOneOf,
+  readQuantity,
+  readWhole,
+  readWords,
+} from './part-list/read-cell.js';

@@ -37,7 +37,10 @@ export function writtenField(entry: PartEntry, { name }: PartField): string {
 }
 
 /** What a part of any kind says beside its figures. */
-export type PartHead = Pick<Fitting, 'id' | 'name' | 'priceMinor' | 'supplier' | 'code' | 'shelf' | 'leadDays' | 'retired' | 'source'>;
+export type PartHead = Pick<
+  Fitting,
+  'id' | 'name' | 'priceMinor' | 'listed' | 'supplier' | 'code' | 'shelf' | 'leadDays' | 'retired' | 'source'
+>;
 
 /** A part of a section but fittings, from its head and figures; a hose end needs its connector. Its shape is still to be checked. */
 export function entryFrom(
@@ -60,10 +63,12 @@ export function entryFrom(
 
 /** The head of a part of any kind: a hose has its price by the metre. */
 export function headOf({ kind, part }: PartEntry): PartHead {
-  const { id, name, supplier, code, shelf, leadDays, retired, source } = part;
+  const { id, name, listed, supplier, code, shelf, leadDays, retired, source } = part;
   const priceMinor = kind === 'hose' ? part.pricePerMetreMinor : part.priceMinor;
   return Object.fromEntries(
-    Object.entries({ id, name, priceMinor, supplier, code, shelf, leadDays, retired, source }).filter(([, value]) => value !== undefined),
+    Object.entries({ id, name, priceMinor, listed, supplier, code, shelf, leadDays, retired, source }).filter(
+      ([, value]) => value !== undefined,
+    ),
   ) as unknown as PartHead;
 }
 

@@ -4,7 +4,11 @@ import {
   CellError,
   NamedOnce,
   readEnd,
+  formatListed,
+  pricesIn,
+  readListed,
   readMoney,
+  withListing,
   readOneOf,
   readQuantity,
   readWhole,
@@ -67,10 +71,11 @@ export function plainColumns(section: PlainSection): PlainColumn[] {
     head(
       'priceMinor',
       section === 'hose' ? 'price a metre' : 'price',
-      'price, net, net price, unit price, cost',
+      `price, net, net price, unit price, cost, ${pricesIn.join(', ')}`,
       readMoney,
       (minor: number) => (minor / 100).toFixed(2),
     ),
+    head('listed', 'listed price', 'price listed, foreign price', readListed, formatListed),
     head('shelf', 'on shelf', 'shelf, stock, quantity, qty', readWhole),
     head('leadDays', 'lead days', 'lead, lead time, delivery, delivery days', readWhole),
     head('source', 'source', 'note, remark', readWords(letters.partSource)),
@@ -214,16 +219,15 @@ function readRow(row: readonly string[], mapping: PlainMapping, columns: readonl
 
 /** The whole part of a line: what it says over what is known; undefined, and told, where something it needs is said nowhere. */
 function made(section: PlainSection, said: Record<string, unknown>, before: PartEntry | undefined, say: Say): PartEntry | undefined {
-  const headFields = ['id', 'name', 'code', 'supplier', 'priceMinor', 'shelf', 'leadDays', 'source'];
+  const headFields = ['id', 'name', 'code', 'supplier', 'priceMinor', 'listed', 'shelf', 'leadDays', 'source'];
   const fields = fieldsOf(section);
   const was = before ? figuresIn(before) : {};
   const figures = Object.fromEntries(
     fields.flatMap(({ name }) => ((said[name] ?? was[name]) === undefined ? [] : [[name, said[name] ?? was[name]]])),
   );
-  const head = {
-    ...(before ? headOf(before) : {}),
-    ...Object.fromEntries(headFields.flatMap((f) => (said[f] === undefined ? [] : [[f, said[f]]]))),
-  } as Partial<PartHead>;
+  const headBefore = before ? headOf(before) : {};
+  const saidAnew = Object.fromEntries(headFields.flatMap((f) => (said[f] === undefined ? [] : [[f, said[f]]])));
+  const head = withListing(headBefore, { ...headBefore, ...saidAnew } as Partial<PartHead>);
   const connector = (said['connector'] ?? (before?.kind === 'hose end' ? before.part.connector : undefined)) as Connector | undefined;
   const missing = [
     ...(head.name ? [] : ['name']),

@@ -23,9 +23,9 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
   serve(app, shopContracts.undoShop, async ({ body, client }) =>
     asShopChange(await stepHistory(db, 'shop', { client, key: body.key }, 'undo')),
   );
-  serve(app, shopContracts.previewList, async ({ body }) => heavy.run('previewList', body.csv, body.section, body.mapping));
+  serve(app, shopContracts.previewList, async ({ body }) => heavy.run('previewList', body.csv, body.section, body.mapping, body.money));
   serve(app, shopContracts.importList, async ({ body, client }) =>
-    heavy.run('importList', body.csv, body.section ?? 'fitting', body.mapping, { client, key: body.key }),
+    heavy.run('importList', body.csv, body.section ?? 'fitting', body.mapping, body.money, { client, key: body.key }),
   );
   serve(app, shopContracts.exportList, async ({ query, reply }) => {
     const name = (query.section ?? 'catalogue').replace(/[^a-z]+/g, '-');

@@ -1,4 +1,4 @@
-import { shopContracts, type ColumnMapping, type PartSection } from '@gewinde/core';
+import { shopContracts, type ColumnMapping, type Fitting, type PartSection } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { startTestApp, type TestApp } from '../../test/test-app.js';
 
@@ -40,18 +40,44 @@ describe('a supplier list', () => {
   });
 
   it.each([
-    [
-      'Price (USD)',
-      '12.40',
-      [[1, 'price', '"Price (USD)" is not in euros, and prices here are. Convert the column first, or leave it out.']],
-    ],
-    ['Price', '$12.40', [[2, 'price', '"$12.40" is not in euros, and prices here are. Convert the column first, or leave it out.']]],
+    ['Price (USD)', '12.40', [[1, 'price', '"Price (USD)" is not in euros. Say which money the list is in, or leave the column out.']]],
+    ['Price', '$12.40', [[2, 'price', '"$12.40" is not in euros. Say which money the list is in, or leave the column out.']]],
     ['Price EUR', '12.40 €', []],
   ])('with prices under "%s", such as %s, is not taken for euros where it is not', async (heading, price, errors) => {
     const csv = `code,ends,${heading}\nTW-9,npt 1/4 m + an10 m,${price}`;
     const { body } = await preview(csv);
     expect(body.errors.map((e) => [e.line, e.column, e.message])).toEqual(errors);
     expect((await take(csv, body.mapping)).status).toBe(errors.length === 0 ? 200 : 400);
+  });
+
+  it('in other money is kept in euros by the rate that is said, with what it says beside; both come back by the export', async () => {
+    const csv = 'code,ends,Price USD\nTU-1,npt 1/4 m + an10 m,$10.00\nTU-2,npt 1/8 m + an8 m,12.50 USD';
+    const money = { currency: 'USD', euros: 0.9 } as const;
+    const { body } = await shop.ask(shopContracts.previewList, { body: { csv, money } });
+    expect([body.errors, body.added.map((part) => part.priceMinor)]).toEqual([[], [900, 1125]]);
+    const key = randomUUID();
+    expect((await shop.ask(shopContracts.importList, { body: { csv, mapping: body.mapping, money, key } })).status).toBe(200);
+    const part = async (code: string) => (await fittings()).find((f) => f.code === code)!;
+    expect(await part('TU-1')).toMatchObject({ priceMinor: 900, listed: { currency: 'USD', minor: 1000 } });
+    const out = (await shop.call('GET', '/api/catalogue/parts.csv')).text;
+    expect(out).toContain('USD 12.50');
+    expect((await preview(out)).body.counts).toMatchObject({ added: 0, changed: 0, errors: 0 });
+    const again = await shop.ask(shopContracts.previewList, { body: { csv, mapping: body.mapping, money } });
+    expect(again.body.counts).toMatchObject({ added: 0, changed: 0, unchanged: 2 });
+    const { row } = (await shop.ask(shopContracts.readPart, { params: { part: (await part('TU-2')).id } })).body;
+    const { listed: _, ...typed } = row.part as Fitting;
+    const edit = (version: number, change: object) =>
+      shop.call('POST', '/api/shop/changes', {
+        key: randomUUID(),
+        commands: [{ do: 'edit-part', id: row.id, version, entry: { kind: 'fitting', part: { ...typed, ...change } } }],
+      });
+    await edit(row.version, { name: 'Renamed' });
+    expect(await part('TU-2')).toMatchObject({ name: 'Renamed', listed: { minor: 1250 } });
+    await edit(row.version + 1, { name: 'Renamed', priceMinor: 1300 });
+    expect(await part('TU-2')).not.toHaveProperty('listed');
+    const wrong = await shop.ask(shopContracts.previewList, { body: { csv: csv.replace('$10', '€10'), mapping: body.mapping, money } });
+    expect(wrong.body.errors).toMatchObject([{ line: 2, column: 'price', message: '"€10.00" is not in USD, and the list is said to be.' }]);
+    for (let i = 0; i < 3; i++) await shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
   });
 
   it('with a bad line is not taken in at all, and every such line is named', async () => {

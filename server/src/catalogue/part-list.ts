@@ -5,6 +5,7 @@ import {
   guessColumns,
   guessPlainColumns,
   headOf,
+  inEuros,
   listLimits,
   otherMoney,
   readParts,
@@ -15,6 +16,7 @@ import {
   writePlainList,
   type Fitting,
   type LineError,
+  type ListMoney,
   type ListPreview,
   type PartEntry,
   type PartSection,
@@ -50,9 +52,10 @@ interface Read {
 }
 
 /** The lines of a list as parts of its section. */
-async function readList(db: Knex, { headings, rows }: List, section: PartSection, mapping: Mapping): Promise<Read> {
+async function readList(db: Knex, list: List, section: PartSection, given: Mapping, money?: ListMoney): Promise<Read> {
   const catalogue = await readCatalogue(db);
-  const errors = moneyOf(headings, mapping);
+  const { rows, mapping, errors: inOther } = money ? inEuros(list.rows, given, money) : { ...list, mapping: given, errors: [] };
+  const errors = [...moneyOf(list.headings, given, money), ...inOther];
   if (section !== 'fitting') {
     const read = readPlainList(rows, mapping, section, entriesIn(catalogue, section));
     return { ...read, errors: [...errors, ...read.errors] };
@@ -63,17 +66,23 @@ async function readList(db: Knex, { headings, rows }: List, section: PartSection
 }
 
 /** What is wrong where the heading over the prices names other money. */
-function moneyOf(headings: readonly string[], { priceMinor }: Mapping): LineError[] {
-  const message = priceMinor === undefined ? undefined : otherMoney(headings[priceMinor] ?? '');
+function moneyOf(headings: readonly string[], { priceMinor }: Mapping, money?: ListMoney): LineError[] {
+  const message = priceMinor === undefined ? undefined : otherMoney(headings[priceMinor] ?? '', money?.currency);
   return message === undefined ? [] : [{ line: 1, column: 'price', message }];
 }
 
 /** What a list would do to the catalogue, without doing it. @throws {AppError} list-unreadable */
-export async function previewList(db: Knex, csv: string, section: PartSection = 'fitting', mapping?: Mapping): Promise<ListPreview> {
+export async function previewList(
+  db: Knex,
+  csv: string,
+  section: PartSection = 'fitting',
+  mapping?: Mapping,
+  money?: ListMoney,
+): Promise<ListPreview> {
   const list = readCsv(csv);
   const { headings, rows } = list;
   const used = mapping ?? (section === 'fitting' ? guessColumns(headings) : guessPlainColumns(headings, section));
-  const read = await readList(db, list, section, used);
+  const read = await readList(db, list, section, used, money);
   return {
     headings,
     sample: rows.slice(0, 5),
@@ -105,10 +114,17 @@ function listed(entry: PartEntry): ListPreview['added'][number] {
 }
 
 /** Takes a list in, all of it or nothing. @throws {AppError} list-unreadable, list-errors */
-export async function importList(db: Knex, csv: string, section: PartSection, mapping: Mapping, sender: Sender): Promise<ShopChange> {
+export async function importList(
+  db: Knex,
+  csv: string,
+  section: PartSection,
+  mapping: Mapping,
+  money: ListMoney | undefined,
+  sender: Sender,
+): Promise<ShopChange> {
   const list = readCsv(csv);
   const change = await changeRows(db, 'shop', sender, async (trx) => {
-    const read = await readList(trx, list, section, mapping);
+    const read = await readList(trx, list, section, mapping, money);
     const first = read.errors[0];
     if (first)
       throw new AppError('list-errors', `Line ${first.line}: ${first.message} Nothing was taken in.`, { field: first.column ?? 'csv' });

@@ -4,6 +4,7 @@ import {
   newPart,
   usualSealRules,
   usualWeights,
+  withListing,
   type CataloguePart,
   type PartEntry,
   type ShopCommand,
@@ -65,7 +66,7 @@ async function editPart(trx: Knex.Transaction, { id, version, entry: given }: Sh
   if (before.kind !== given.kind || given.part.id !== id) throw new AppError('part-unsound', 'A part stays what it is.', { field: 'kind' });
   // a shelf that was counted is empty, not unknown
   const counted = before.part.shelf !== undefined && given.part.shelf === undefined ? { shelf: 0 } : {};
-  const entry = tidied({ ...given, part: { ...given.part, ...counted } } as PartEntry);
+  const entry = tidied({ ...given, part: withListing(before.part, { ...given.part, ...counted }) } as PartEntry);
   sound(entry);
   if (before.version !== version) throw new AppError('conflict', undefined, { current: before });
   await codeIsFree(trx, entry);

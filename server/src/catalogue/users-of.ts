@@ -5,14 +5,17 @@ import { pieces } from '../database/pieces.js';
 type User = PartCard['usedBy'][number];
 const MOST = 50;
 
-/** The components that are a part, and the lines that have it in a way, on a branch, pinned or wished for, or between a moved sensor and its port; 50 at most. */
+/**
+ * The components that are a part, and the lines that have it in a way, on a branch, pinned or wished for, or between a moved sensor and its
+ * port; 50 at most, of the jobs that were worked on last.
+ */
 export async function usersOf(db: Knex, id: string): Promise<User[]> {
   const used = (table: string, row: string) =>
     db('part_uses')
       .join(`${table} as r`, 'r.id', 'part_uses.row_id')
       .join('jobs', 'jobs.id', 'part_uses.job_id')
       .where({ part_id: id })
-      .orderBy(['jobs.number', row])
+      .orderBy([{ column: 'jobs.updated_at', order: 'desc' }, 'jobs.number', row])
       .limit(MOST);
   const components: User[] = await used('components', 'r.order').select('jobs.number as job', 'r.name as lineName');
   const lines: User[] = await used('job_lines', 'r.number').select('jobs.number as job', 'r.number as line', 'r.name as lineName');

@@ -1,4 +1,4 @@
-import type { CataloguePart, PartEntry, PartKind } from '@gewinde/core';
+import type { CataloguePart, ListedPrice, PartEntry, PartKind } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { fromJson } from './from-json.js';
@@ -17,6 +17,8 @@ interface OfferColumns {
   readonly code: string | null;
   readonly price_minor: number | null;
   readonly lead_days: number | null;
+  readonly listed_currency: ListedPrice['currency'] | null;
+  readonly listed_minor: number | null;
 }
 /** What a part says of itself and of being bought, whatever its kind. */
 interface Said extends Record<string, unknown> {
@@ -25,6 +27,7 @@ interface Said extends Record<string, unknown> {
   readonly supplier?: string;
   readonly code?: string;
   readonly leadDays?: number;
+  readonly listed?: ListedPrice;
   readonly shelf?: number;
   readonly retired?: boolean;
 }
@@ -75,6 +78,7 @@ async function withOffers(db: Knex, rows: readonly PartColumns[]): Promise<Catal
       ...(offer?.supplier ? { supplier: offer.supplier } : {}),
       ...(offer?.code ? { code: offer.code } : {}),
       ...(offer?.lead_days === undefined || offer.lead_days === null ? {} : { leadDays: offer.lead_days }),
+      ...(offer?.listed_currency ? { listed: { currency: offer.listed_currency, minor: offer.listed_minor ?? 0 } } : {}),
       ...(shelf === undefined ? {} : { shelf }),
     };
     const { id, version, origin, kind } = row;
@@ -146,9 +150,15 @@ async function writeOffers(trx: Knex.Transaction, parts: readonly CataloguePart[
       code: null,
       price_minor: price ?? null,
       lead_days: said.leadDays ?? null,
+      listed_currency: said.listed?.currency ?? null,
+      listed_minor: said.listed?.minor ?? null,
     };
   });
-  for (const some of pieces(offers)) await trx('offers').insert(some).onConflict('part_id').merge(['supplier', 'price_minor', 'lead_days']);
+  for (const some of pieces(offers))
+    await trx('offers')
+      .insert(some)
+      .onConflict('part_id')
+      .merge(['supplier', 'price_minor', 'lead_days', 'listed_currency', 'listed_minor']);
   const coded = parts.flatMap((row) => (row.part.code ? [{ id: row.id, code: row.part.code }] : []));
   for (const some of pieces(coded)) {
     const cases = some.map(() => 'when ? then ?').join(' ');
@@ -186,6 +196,7 @@ function columnsOf({ id, kind, version, origin, part }: CataloguePart): PartColu
     supplier: _supplier,
     code: _code,
     leadDays: _days,
+    listed: _listed,
     shelf: _shelf,
     ...data
   } = part as unknown as Said;

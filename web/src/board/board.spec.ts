@@ -102,6 +102,9 @@ describe('the board', () => {
     await answer([{ ...summary, found }], false, { more: '&find=gallery', behind: 21 });
     expect(board.find('.found a').getAttribute('href')).toBe('/job/job/survey?component=c1&port=p1');
     expect(board.text()).toMatch(/1 found .*being read anew/);
+    await new Promise((resolve) => setTimeout(resolve, 1550));
+    await answer([{ ...summary, found }], false, { more: '&find=gallery' });
+    expect(board.text()).not.toContain('being read anew');
     board.fixture.componentRef.setInput('find', 'nowhere');
     await board.stable();
     await answer([], false, { more: '&find=nowhere' });

@@ -1,7 +1,22 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { jobContracts, type AnswerOf } from '@gewinde/core';
-import { catchError, EMPTY, filter, map, merge, mergeMap, of, scan, Subject, switchMap, type Observable } from 'rxjs';
+import {
+  catchError,
+  EMPTY,
+  filter,
+  ignoreElements,
+  map,
+  merge,
+  mergeMap,
+  of,
+  scan,
+  Subject,
+  switchMap,
+  tap,
+  timer,
+  type Observable,
+} from 'rxjs';
 import { Api, type ApiError } from '../data/api';
 import { Messages } from '../data/messages';
 
@@ -20,6 +35,8 @@ export interface Listed {
   readonly behind: number;
 }
 
+/** When to look again for what was behind, ms. */
+const AGAIN_MS = 1500;
 /** Jobs read at once. */
 export const PAGE = 30;
 
@@ -39,7 +56,22 @@ export class JobPages {
   constructor() {
     this.asked
       .pipe(
-        switchMap((asked) => this.pagesOf(asked)),
+        switchMap((asked) =>
+          this.pagesOf(asked).pipe(
+            // jobs that are read anew meanwhile: looked for again, until none is left
+            switchMap((listed) =>
+              listed.behind === 0
+                ? of(listed)
+                : merge(
+                    of(listed),
+                    timer(AGAIN_MS).pipe(
+                      tap(() => this.ask(asked)),
+                      ignoreElements(),
+                    ),
+                  ),
+            ),
+          ),
+        ),
         takeUntilDestroyed(),
       )
       .subscribe((listed) => this.listed.set(listed));

@@ -8,6 +8,7 @@ import {
   usualWeights,
   type AnswerOf,
   type Catalogue,
+  type ListMoney,
   type ListPreview,
   type PartEntry,
   type PartSection,
@@ -84,8 +85,9 @@ export class ShopStore {
     return this.send((key) => this.api.call(shopContracts.undoShop, { body: { key } }));
   }
 
-  importList(csv: string, section: PartSection, mapping: ListPreview['mapping']): Observable<ShopChange> {
-    return this.send((key) => this.api.call(shopContracts.importList, { body: { key, csv, section, mapping } }));
+  importList(csv: string, section: PartSection, mapping: ListPreview['mapping'], money?: ListMoney): Observable<ShopChange> {
+    const body = { csv, section, mapping, ...(money ? { money } : {}) };
+    return this.send((key) => this.api.call(shopContracts.importList, { body: { ...body, key } }));
   }
 
   /** Takes a change in: the answer to one's own command, or what the stream tells. */

@@ -34,7 +34,7 @@ export class KeyboardCommands {
   readonly toView = new Subject<ViewCommand>();
 
   readonly commands: readonly KeyCommand[] = [
-    { keys: '/', words: 'Find a line, port, part or command', matches: plain('/'), run: () => void this.find() },
+    { keys: '/', words: 'Find a line, port, part, job or command', matches: plain('/'), run: () => void this.find() },
     ...steps.map((step, i): KeyCommand => ({
       keys: String(i + 1),
       words: `Go to ${step.name}`,

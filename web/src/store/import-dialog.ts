@@ -1,13 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormArray, FormControl, ReactiveFormsModule } from '@angular/forms';
+import { FormArray, FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import {
   bodyColumns,
   endColumns,
+  listLimits,
+  otherCurrencyCodes,
   partColumns,
   partSections,
   plainColumns,
   shopContracts,
   type AnswerOf,
+  type ListMoney,
   type PartSection,
 } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
@@ -15,16 +18,19 @@ import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
 import { ShopStore } from '../data/shop-store';
 import { type Choice, ChoiceField } from '../shared/choice-field';
+import { TextField } from '../shared/text-field';
+import { figure, read } from './part-fields';
 
 type ListPreview = AnswerOf<typeof shopContracts.previewList>;
 
 /** Largest list the server takes. */
-const MOST_BYTES = 8 * 1024 * 1024;
+const MOST_BYTES = listLimits.letters;
+type Currency = ListMoney['currency'] | 'EUR';
 
 /** A supplier's list: which column is which, what it would change, which lines cannot be read; then all of it or nothing. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceField, ReactiveFormsModule],
+  imports: [ChoiceField, ReactiveFormsModule, TextField],
   templateUrl: './import-dialog.html',
   styleUrl: './import-dialog.scss',
 })
@@ -47,6 +53,17 @@ export class ImportDialog {
       section === 'fitting' ? [...partColumns, ...bodyColumns, ...endColumns.map((name) => ({ id: name, name }))] : plainColumns(section);
     return [{ value: '', name: 'left out' }, ...known.map(({ id, name }) => ({ value: id, name }))];
   });
+  /** The money of the list belongs to it: asked for, and kept beside the price in euros. */
+  protected readonly currencies: readonly Choice<Currency>[] = [
+    { value: 'EUR', name: 'euros' },
+    ...otherCurrencyCodes.map((code) => ({ value: code, name: code })),
+  ];
+  protected readonly money = new FormGroup({
+    currency: new FormControl<Currency>('EUR', { nonNullable: true }),
+    euros: new FormControl('', { nonNullable: true, validators: [figure('a rate', false, 0.0001)] }),
+  });
+  /** What was last looked at with which money. */
+  private readonly lookedWith = signal<ListMoney | undefined>(undefined);
   /** For each heading of the file, the column it is taken for. */
   protected readonly taken = new FormArray<FormControl<string>>([]);
   protected readonly headings = computed(() =>
@@ -93,24 +110,35 @@ export class ImportDialog {
     await this.look(Object.fromEntries(pairs) as ListPreview['mapping']);
   }
 
+  /** Another money, or another rate: the list is looked at anew, by the columns as they are matched. */
+  protected async reckon(): Promise<void> {
+    if (this.preview() && this.moneyGiven() !== null) await this.look(this.preview()!.mapping);
+  }
+
+  /** Null while the rate is not said. */
+  protected moneyGiven(): ListMoney | undefined | null {
+    const { currency, euros } = this.money.getRawValue();
+    if (currency === 'EUR') return undefined;
+    return this.money.controls.euros.invalid || euros.trim() === '' ? null : { currency, euros: read(euros) };
+  }
+
   protected async take(): Promise<void> {
     const p = this.preview();
     if (!p) return;
     const { added, changed } = p.counts;
     await this.work(async () => {
-      await firstValueFrom(this.shop.importList(this.csv, this.section(), p.mapping));
+      await firstValueFrom(this.shop.importList(this.csv, this.section(), p.mapping, this.lookedWith()));
       this.modal.close({ added, changed });
     });
   }
 
   private look(mapping?: ListPreview['mapping']): Promise<void> {
-    return this.work(async () =>
-      this.show(
-        await firstValueFrom(
-          this.api.call(shopContracts.previewList, { body: { csv: this.csv, section: this.section(), ...(mapping ? { mapping } : {}) } }),
-        ),
-      ),
-    );
+    const money = this.moneyGiven() ?? undefined;
+    const body = { csv: this.csv, section: this.section(), ...(mapping ? { mapping } : {}), ...(money ? { money } : {}) };
+    return this.work(async () => {
+      this.show(await firstValueFrom(this.api.call(shopContracts.previewList, { body })));
+      this.lookedWith.set(money);
+    });
   }
 
   private show(preview: ListPreview): void {

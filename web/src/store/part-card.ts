@@ -5,6 +5,7 @@ import {
   figuresIn,
   fittingDrawing,
   formatConnector,
+  formatListed,
   formatPassages,
   formatQuantity,
   headOf,
@@ -84,6 +85,7 @@ export class PartCard {
       head.priceMinor === undefined ? 'none given' : `€ ${(head.priceMinor / 100).toFixed(2)}${entry.kind === 'hose' ? ' a metre' : ''}`;
     const buying: [string, string | undefined][] = [
       ['Price', price],
+      ['In the list', head.listed && formatListed(head.listed)],
       ['Supplier', head.supplier],
       ['Code', head.code],
       ['On the shelf', head.shelf === undefined ? undefined : `${head.shelf}${entry.kind === 'hose' ? ' m' : ''}`],

@@ -196,6 +196,31 @@ describe("a supplier's list", () => {
     expect(closed).toEqual([{ added: 1, changed: 0 }]);
   });
 
+  it('in other money asks for its rate, and is taken in with it', async () => {
+    const { request, http } = await openSampleJob();
+    const dialog = await render(ImportDialog);
+    const input = dialog.find('input[type=file]') as HTMLInputElement;
+    Object.defineProperty(input, 'files', { value: [{ name: 'list.csv', size: 20, text: async () => 'Article,Price\nA1,$4' }] });
+    input.dispatchEvent(new Event('change'));
+    await settle();
+    const ready = { ...preview, counts: { added: 1, changed: 0, unchanged: 0, errors: 0 }, errors: [] };
+    request('POST', '/api/catalogue/import/preview').flush(ready);
+    await settle();
+    await dialog.stable();
+    await dialog.choose('Prices are in', 'USD');
+    http.expectNone('/api/catalogue/import/preview');
+    expect(dialog.find('button', 'Take in')).toHaveProperty('disabled', true);
+    await dialog.type('1 USD in euros', '0,9');
+    const money = { currency: 'USD', euros: 0.9 };
+    const looked = request('POST', '/api/catalogue/import/preview');
+    expect(looked.request.body).toMatchObject({ mapping: { code: 0 }, money });
+    looked.flush(ready);
+    await settle();
+    await dialog.stable();
+    await dialog.press('button', 'Take in 1 part');
+    expect(request('POST', '/api/catalogue/import').request.body).toMatchObject({ money });
+  });
+
   it('that is too large is not sent', async () => {
     const { http } = await openSampleJob();
     const dialog = await render(ImportDialog);

@@ -1,3 +1,4 @@
+import { formatListed, pricesIn } from '../listed-price.js';
 import { letters } from '../../schema/index.js';
 import { Type, type Static } from 'typebox';
 import { formatConnector } from '../../connectors/index.js';
@@ -5,7 +6,18 @@ import { fittingKinds, type FittingKindId } from '../fitting-kinds.js';
 import { materials, type Fitting } from '../fitting.js';
 import { MOST_ENDS, type Body } from '../body-schema.js';
 import { formatBody, formatPassages, formatPlaces, readBody, readPassages, readPlaces } from './body-notation.js';
-import { readEnds, readLegs, readMass, readMoney, readOneOf, readQuantity, readWhole, readWords, readYes } from './read-cell.js';
+import {
+  readEnds,
+  readLegs,
+  readMass,
+  readListed,
+  readMoney,
+  readOneOf,
+  readQuantity,
+  readWhole,
+  readWords,
+  readYes,
+} from './read-cell.js';
 
 /** One column of a part list: what it is called here and elsewhere, how a cell is read, how it is written. */
 export interface PartColumn {
@@ -62,9 +74,10 @@ export const partColumns: readonly PartColumn[] = [
   column('minTempC', 'least °C', 'min temperature, temperature from', '-54', readQuantity('temperature', -273)),
   column('maxTempC', 'most °C', 'max temperature, temperature, temperature to', '200', readQuantity('temperature', -273)),
   column('oneWay', 'one way', 'directional, direction', 'yes', readYes, yes),
-  column('priceMinor', 'price', 'net, net price, unit price, price each, price eur, cost', '8.40', readMoney, (minor) =>
+  column('priceMinor', 'price', `net, net price, unit price, price each, cost, ${pricesIn.join(', ')}`, '8.40', readMoney, (minor) =>
     (minor / 100).toFixed(2),
   ),
+  column('listed', 'listed price', 'price listed, foreign price', 'USD 9.10', readListed, formatListed),
   column('shelf', 'on shelf', 'shelf, stock, quantity, qty', '4', readWhole),
   column('leadDays', 'lead days', 'lead, lead time, delivery, delivery days', '5', readWhole),
   column('source', 'source', 'note, remark', 'measured', readWords(letters.partSource)),

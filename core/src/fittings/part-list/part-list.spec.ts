@@ -1,3 +1,5 @@
+import { formatListed, withListing } from '../listed-price.js';
+import { inEuros } from './list-money.js';
 import fc from 'fast-check';
 import { parseConnector } from '../../connectors/index.js';
 import {
@@ -11,7 +13,7 @@ import {
   writeParts,
   type Fitting,
 } from '../index.js';
-import { CellError, readMass, readMoney, readOneOf, readQuantity, readWhole, readYes } from './read-cell.js';
+import { CellError, readListed, readMass, readMoney, readOneOf, readQuantity, readWhole, readYes } from './read-cell.js';
 
 const all = standardFittings();
 const list = (csv: string) => {
@@ -39,6 +41,28 @@ describe('a cell', () => {
   it.each(['1.234', '12,345', 'cheap', '-4', '', '1..2', '$12.40', '12.40USD', '8 £', 'CHF 3.10', '40 dollars', '₹ 40', '12 kr'])(
     'of money refuses "%s"',
     (text) => expect(() => readMoney(text)).toThrow(CellError),
+  );
+
+  it.each([
+    ['$12.40', 'USD', 1240],
+    ['USD 12,40', 'USD', 1240],
+    ['US$ 1,234.50', 'USD', 123450],
+    ['£8', 'GBP', 800],
+    ['SFr. 3.10', 'CHF', 310],
+    ['12 kr', 'SEK', 1200],
+    ['12,50 zł', 'PLN', 1250],
+    ['9.99', 'USD', 999],
+  ] as const)('of money in a list of another reads %s as %s', (text, currency, minor) => {
+    expect(readMoney(text, currency)).toBe(minor);
+    expect(readListed(formatListed({ currency, minor }))).toEqual({ currency, minor });
+  });
+
+  it.each([
+    ['€ 8', 'USD'],
+    ['£8', 'USD'],
+    ['EUR 8', 'CHF'],
+  ] as const)('of money refuses %s in a list that is in %s', (text, currency) =>
+    expect(() => readMoney(text, currency)).toThrow(/the list is said to be/),
   );
 
   it('of any amount reads as it is written', () => {
@@ -191,5 +215,36 @@ describe('finding parts', () => {
     expect(find({ onShelf: true }).map((f) => f.id)).toEqual(['here']);
     expect(find({ retired: true }).map((f) => f.id)).toEqual(['old']);
     expect(find({})).toHaveLength(all.length + 1);
+  });
+});
+
+describe('a list in other money', () => {
+  const usd = { currency: 'USD', euros: 0.9 } as const;
+
+  it('becomes one in euros, with what it says beside each price', () => {
+    const { rows, mapping, errors } = inEuros([['A', '$10.00'], ['B', ''], ['C', '€ 5'], ['D']], { code: 0, priceMinor: 1 }, usd);
+    expect(rows).toEqual([['A', '9.00', '', 'USD 10.00'], ['B', ''], ['C', ''], ['D']]);
+    expect(mapping).toEqual({ code: 0, priceMinor: 1, listed: 3 });
+    expect(errors).toMatchObject([{ line: 4, column: 'price' }]);
+    expect(inEuros([['A']], { code: 0 }, usd)).toEqual({ rows: [['A']], mapping: { code: 0 }, errors: [] });
+  });
+
+  it('rounds to the cent, whatever the rate', () => {
+    fc.assert(
+      fc.property(fc.nat(10_000_000), fc.double({ min: 0.01, max: 900, noNaN: true }), (minor, euros) => {
+        const [row] = inEuros([[(minor / 100).toFixed(2)]], { priceMinor: 0 }, { ...usd, euros }).rows;
+        expect(Math.abs(readMoney(row![0]!) - minor * euros)).toBeLessThanOrEqual(0.501);
+        expect(readListed(row![2]!)).toEqual({ currency: 'USD', minor });
+      }),
+    );
+  });
+
+  it('is forgotten when another price is said without it, and stays otherwise', () => {
+    const listed = { currency: 'USD', minor: 1000 } as const;
+    const before = { priceMinor: 900, listed };
+    expect(withListing(before, { priceMinor: 900 })).toEqual(before);
+    expect(withListing(before, { ...before, priceMinor: 950 })).toEqual({ priceMinor: 950 });
+    const anew = { priceMinor: 950, listed: { ...listed, minor: 1055 } };
+    expect(withListing(before, anew)).toBe(anew);
   });
 });

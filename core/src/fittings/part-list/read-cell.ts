@@ -1,3 +1,4 @@
+import { otherCurrencies, otherCurrencyCodes, type ListedPrice, type OtherCurrency } from '../listed-price.js';
 import { ConnectorSyntaxError, parseConnector, type Connector } from '../../connectors/index.js';
 import { holdsUnseen } from '../../schema/index.js';
 import { MOST_ENDS } from '../body-schema.js';
@@ -39,24 +40,33 @@ export function readMass(text: string): number {
   return Math.round(Number(found[1]!.replace(',', '.')) * factor * 10) / 10;
 }
 
-/** Signs and codes of money that is not the shop's: its figures would be taken for euros. */
-const OTHER_MONEY =
-  /(?!€)\p{Sc}|(?<!\p{L})(?:USD|GBP|CHF|SEK|NOK|DKK|ISK|PLN|CZK|HUF|RON|BGN|TRY|JPY|CNY|INR|CAD|AUD|NZD|kr|zł|kč|dollars?|pounds? sterling|francs?)(?!\p{L})/iu;
+/** Signs and codes of money. */
+const MONEY =
+  /\p{Sc}|(?<!\p{L})(?:EUR|USD|GBP|CHF|SEK|NOK|DKK|ISK|PLN|CZK|HUF|RON|BGN|TRY|JPY|CNY|INR|CAD|AUD|NZD|US\$|CA\$|AU\$|S?Fr\.|kr|zł|kč|dollars?|pounds? sterling|francs?)(?!\p{L})/giu;
 
-/** What to say of a price, or of the heading over prices, that is in other money; undefined where none is named. */
-export function otherMoney(text: string): string | undefined {
-  const found = OTHER_MONEY.test(text);
-  return found ? `"${text.trim()}" is not in euros, and prices here are. Convert the column first, or leave it out.` : undefined;
+/** How the money of a list may be written. */
+function writtenAs(currency: OtherCurrency | 'EUR'): readonly string[] {
+  return [currency, ...(currency === 'EUR' ? ['€'] : otherCurrencies[currency])].map((word) => word.toLowerCase());
+}
+
+/** What to say of a price, or of the heading over prices, that is in other money than the list; undefined where none is named. */
+export function otherMoney(text: string, currency: OtherCurrency | 'EUR' = 'EUR'): string | undefined {
+  const own = writtenAs(currency);
+  const found = (text.match(MONEY) ?? []).find((word) => !own.includes(word.toLowerCase()));
+  if (found === undefined) return undefined;
+  return currency === 'EUR'
+    ? `"${text.trim()}" is not in euros. Say which money the list is in, or leave the column out.`
+    : `"${text.trim()}" is not in ${currency}, and the list is said to be.`;
 }
 
 /**
- * Money in minor units of the euro, with or without its sign: `12.40`, `12,40 €`, `1.234,50`, `1,234.50`. One separator with three digits after
- * it could be either and is refused.
+ * Money in hundredths of the euro, or of the currency that a list is in, with or without its sign: `12.40`, `12,40 €`, `1.234,50`,
+ * `1,234.50`. One separator with three digits after it could be either and is refused.
  */
-export function readMoney(text: string): number {
-  const other = otherMoney(text);
+export function readMoney(text: string, currency: OtherCurrency | 'EUR' = 'EUR'): number {
+  const other = otherMoney(text, currency);
   if (other) throw new CellError(other);
-  const bare = text.replace(/[\s\u00a0\u2009'’]|€|EUR/gi, '');
+  const bare = text.replace(MONEY, '').replace(/[\s\u00a0\u2009'’]/g, '');
   if (!/^\d+(?:[.,]\d+)*$/.test(bare)) throw new CellError(`"${text}" is not a price.`);
   const last = Math.max(bare.lastIndexOf('.'), bare.lastIndexOf(','));
   if (last === -1) return Number(bare) * 100;
@@ -68,6 +78,14 @@ export function readMoney(text: string): number {
   const fraction = decimals === 3 ? '00' : bare.slice(last + 1).padEnd(2, '0');
   if (decimals > 2 && decimals !== 3) return Math.round(Number(`${whole}.${bare.slice(last + 1)}`) * 100);
   return Number(whole) * 100 + Number(fraction);
+}
+
+/** A price as a supplier's list in other money says it: `USD 12.40`. */
+export function readListed(text: string): ListedPrice {
+  const found = /^([A-Z]{3})\s*(.+)$/.exec(text.trim());
+  const currency = otherCurrencyCodes.find((code) => code === found?.[1]);
+  if (!currency) throw new CellError(`"${text}" is not a price with its currency before it, such as USD 12.40.`);
+  return { currency, minor: readMoney(found![2]!, currency) };
 }
 
 export function readYes(text: string): boolean {

@@ -5,6 +5,7 @@ import type { Body } from '../body-schema.js';
 import { checkFitting } from '../check-fitting.js';
 import { lengthBetween } from '../end-frames.js';
 import { fittingKind } from '../fitting-kinds.js';
+import { withListing } from '../listed-price.js';
 import { kindOf, type Fitting } from '../fitting.js';
 import { commonBody } from '../standard/common-body.js';
 import { adapter, branched, single } from '../standard/adapter.js';
@@ -101,7 +102,7 @@ export type GivenPart = Omit<Partial<Fitting>, 'body'> & { readonly body?: Parti
 /** A part the catalogue has, in what is said of it anew. */
 function changedPart(known: Fitting, given: GivenPart): Fitting {
   const { body: said, ...rest } = given;
-  const part: Fitting = { ...known, ...rest, id: known.id };
+  const part = withListing(known, { ...known, ...rest, id: known.id });
   if (!said) return part;
   return withBody(part, { ...(known.body ?? commonBody(part.ends, part.kind ?? kindOf(part))), ...said });
 }

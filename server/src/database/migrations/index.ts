@@ -9,6 +9,7 @@ import * as found from './20261202_found.js';
 import * as bodies from './20261203_bodies.js';
 import * as revisions from './20261204_revisions.js';
 import * as plainNames from './20261205_plain_names.js';
+import * as listedPrices from './20261206_listed_prices.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -21,4 +22,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261203_bodies': bodies,
   '20261204_revisions': revisions,
   '20261205_plain_names': plainNames,
+  '20261206_listed_prices': listedPrices,
 };
