@@ -226,8 +226,8 @@ function made(section: PlainSection, said: Record<string, unknown>, before: Part
     fields.flatMap(({ name }) => ((said[name] ?? was[name]) === undefined ? [] : [[name, said[name] ?? was[name]]])),
   );
   const headBefore = before ? headOf(before) : {};
-  const saidAnew = Object.fromEntries(headFields.flatMap((f) => (said[f] === undefined ? [] : [[f, said[f]]])));
-  const head = withListing(headBefore, { ...headBefore, ...saidAnew } as Partial<PartHead>);
+  const saidAnew: Partial<PartHead> = Object.fromEntries(headFields.flatMap((f) => (said[f] === undefined ? [] : [[f, said[f]]])));
+  const head = withListing<Partial<PartHead>>(headBefore, { ...headBefore, ...saidAnew });
   const connector = (said['connector'] ?? (before?.kind === 'hose end' ? before.part.connector : undefined)) as Connector | undefined;
   const missing = [
     ...(head.name ? [] : ['name']),

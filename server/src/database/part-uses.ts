@@ -39,7 +39,7 @@ export async function keepUses(trx: Knex.Transaction, { made, changed, gone, was
   return async () => {
     const known = new Set<string>();
     for (const some of pieces([...new Set(named.flatMap(({ names }) => [...names]))]))
-      for (const { id } of (await trx('parts').whereIn('id', some).select('id')) as { id: string }[]) known.add(id);
+      for (const id of await trx('parts').whereIn('id', some).pluck<string[]>('id')) known.add(id);
     const uses = named.flatMap(({ id, jobId, names }): Use[] =>
       [...names].filter((part) => known.has(part)).map((part) => ({ part_id: part, row_id: id, job_id: jobId })),
     );

@@ -25,9 +25,9 @@ export async function changeRows(
     const written = await make(trx, at.toISOString());
     const record = [...written.before, ...written.after].some((entity) => entities[entity.type].undo === ('countered' as string));
     // read first: an update would wait for whatever another scope is writing beside it
-    const undone: number[] = await trx('events')
+    const undone = await trx('events')
       .where({ scope: scopeName(scope), state: 'undone', client: sender.client })
-      .pluck('id');
+      .pluck<number[]>('id');
     for (const some of pieces(undone)) await trx('events').whereIn('id', some).update({ state: 'dropped' });
     const change = await recordEvent(trx, { scope, revision }, record ? 'record' : 'edit', sender, written, at);
     return change;
@@ -48,7 +48,7 @@ export async function lockScope(trx: Knex.Transaction, scope: Scope): Promise<nu
       .insert({ ...where, at: new Date() })
       .onConflict('name')
       .merge(['name']);
-  const row = (await trx(table).where(where).forUpdate().first('revision')) as { revision: number } | undefined;
+  const row: { revision: number } | undefined = await trx(table).where(where).forUpdate().first('revision');
   if (!row) throw new AppError('not-found', 'This job no longer exists.');
   return Number(row.revision) + 1;
 }

@@ -121,7 +121,7 @@ export async function changesSince(db: Knex, places: Places, most: number, mostR
 /** The newest change of a scope; 0 where there is none. */
 export async function newestChange(db: Knex, scope: Scope): Promise<number> {
   const { table, where } = rowOf(scope);
-  const row = (await db(table).where(where).first('revision')) as { revision: number } | undefined;
+  const row: { revision: number } | undefined = await db(table).where(where).first('revision');
   return Number(row?.revision ?? 0);
 }
 

@@ -25,14 +25,14 @@ export async function readDocuments(trx: Knex, ids: readonly string[]): Promise<
     const { table, order, fromColumns } = tables[type];
     const rows = (await trx(table).whereIn('job_id', ids).orderBy(order)) as { job_id: string }[];
     const byJob = new Map<string, JobDocument[`${T}s`][number][]>(ids.map((id) => [id, []]));
-    for (const row of rows) byJob.get(row.job_id)!.push(fromColumns(row as never) as JobDocument[`${T}s`][number]);
+    for (const row of rows) byJob.get(row.job_id)!.push(fromColumns(row));
     return byJob as unknown as Map<string, JobDocument[`${T}s`]>;
   };
   const [components, ports, lines] = [await of('component'), await of('port'), await of('line')];
   return jobs.map((row) => {
     const { id, revision } = row;
     const document = {
-      job: tables.job.fromColumns(row as never),
+      job: tables.job.fromColumns(row),
       components: components.get(id) ?? [],
       ports: ports.get(id) ?? [],
       lines: lines.get(id) ?? [],

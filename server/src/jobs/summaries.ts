@@ -43,7 +43,7 @@ export async function summariesOf(db: Knex, ids: readonly string[]): Promise<Job
 
 /** When a part that a job names changed last, in changes of the shop; nothing of jobs that have seen the last one of any part. */
 async function changedParts(db: Knex, rows: readonly Kept[]): Promise<Map<string, number>> {
-  const last = (await db('marks').where({ name: 'parts' }).first('revision')) as { revision: number } | undefined;
+  const last: { revision: number } | undefined = await db('marks').where({ name: 'parts' }).first('revision');
   const before = rows.filter((row) => Number(row.shop_revision ?? 0) < Number(last?.revision ?? 0)).map(({ id }) => id);
   if (before.length === 0) return new Map();
   const changed: { job_id: string; at: number }[] = await db('part_uses as u')
@@ -67,7 +67,7 @@ export async function behind(db: Knex, most: number): Promise<string[]> {
 
 /** What was kept by another form of the app is worked out anew, by and by. */
 export async function lateByForm(db: Knex): Promise<void> {
-  const others: string[] = await db('job_summaries').whereNot({ form: FORM }).pluck('job_id');
+  const others = await db('job_summaries').whereNot({ form: FORM }).pluck<string[]>('job_id');
   for (const some of pieces(others)) await db('jobs').whereIn('id', some).update({ late: true });
 }
 

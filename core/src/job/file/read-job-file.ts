@@ -48,7 +48,7 @@ function checkShape(value: unknown): asserts value is JobFile {
     first.message === 'schema is false'
       ? 'is not known here'
       : ((first.keyword === 'pattern' ? wordsProblem(first.params.pattern) : undefined) ??
-        limitProblem(first.keyword, first.params as unknown as Record<string, unknown>) ??
+        limitProblem(first.keyword, first.params) ??
         first.message);
   throw new JobFileError('job-file-content', `${path || 'The file'} ${problem}.`, path);
 }

@@ -73,7 +73,9 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
 function usedParts(document: JobDocument, { fittings, hoses, hoseEnds }: Catalogue): JobFile['parts'] {
   const named = partsNamedIn(document);
   const used = <P extends { readonly id: string }>(parts: readonly P[]): P[] => parts.filter((part) => named.has(part.id));
-  const copied = JSON.stringify({ fittings: used(fittings), hoses: used(hoses), hoseEnds: used(hoseEnds) });
+  // what a supplier's list says in other money is the shop's, and no matter of the job
+  const all = { fittings: used(fittings), hoses: used(hoses), hoseEnds: used(hoseEnds) };
+  const copied = JSON.stringify(all, (key, value: unknown) => (key === 'listed' ? undefined : value));
   return JSON.parse(copied) as JobFile['parts'];
 }
 

@@ -77,7 +77,7 @@ async function addIndex(db: Knex, table: string, name: string, add: (t: Knex.Alt
 
 /** Whatever in some columns of a row is the id of a part. */
 async function usesOf(db: Knex, table: string, columns: readonly string[]): Promise<void> {
-  const parts = new Set(((await db('parts').select('id')) as { id: string }[]).map(({ id }) => id));
+  const parts = new Set(await db('parts').pluck<string[]>('id'));
   for (let last = ''; ;) {
     const rows: Record<string, unknown>[] = await db(table)
       .where('id', '>', last)
