@@ -4,9 +4,10 @@ import { parentPort, workerData } from 'node:worker_threads';
 
 /** Somebody else at work, in a thread of their own: reads a job, looks at the board, edits a line; told to stop, says how long they waited. */
 const { url, id } = workerData;
+const asked = /** @type {import('node:worker_threads').MessagePort} */ (parentPort);
 let over = false;
 let waits = [];
-parentPort.on('message', (message) => {
+asked.on('message', (message) => {
   if (message === 'begin') void work();
   else over = true;
 });
@@ -32,7 +33,7 @@ async function edit(mm) {
 async function work() {
   const turns = [() => call('GET', `/api/jobs/${id}`), () => call('GET', '/api/jobs'), (i) => edit(600 + (i % 50))];
   for (const turn of turns) await turn(0);
-  parentPort.postMessage('ready');
+  asked.postMessage('ready');
   waits = [];
   over = false;
   for (let i = 0; !over; i++) {
@@ -41,5 +42,5 @@ async function work() {
     waits.push(performance.now() - start);
     await new Promise((resolve) => setTimeout(resolve, 5));
   }
-  parentPort.postMessage({ tries: waits.length, worst: Math.max(...waits) });
+  asked.postMessage({ tries: waits.length, worst: Math.max(...waits) });
 }

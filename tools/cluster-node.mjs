@@ -31,7 +31,7 @@ export async function clusterNode(folder, { name, weight }) {
   let child;
   let exited;
 
-  /** @param {string} address of the cluster to join; nothing to begin a new one */
+  /** @param {string} [address] of the cluster to join; nothing to begin a new one */
   const start = async (address) => {
     own();
     const log = openSync(join(folder, 'server.log'), 'a');

@@ -27,10 +27,11 @@ const folder = mkdtempSync(join(tmpdir(), 'gewinde-cluster-'));
 chmodSync(folder, 0o755); // the nodes may run as somebody else
 const one = await clusterNode(join(folder, 'one'), { name: 'one', weight: 2 });
 const two = await clusterNode(join(folder, 'two'), { name: 'two', weight: 1 });
-const counts = { acknowledged: [], refused: 0, refusedWhileAway: 0, hung: 0 };
+const counts = { acknowledged: /** @type {string[]} */ ([]), refused: 0, refusedWhileAway: 0, hung: 0 };
 /** Of those refused while both nodes were there: the codes. */
 const why = new Map();
 let away = false;
+/** @type {Awaited<ReturnType<typeof startServer>>[]} */
 let servers = [];
 
 try {
@@ -143,14 +144,15 @@ async function writeFromAll(jobId, phase) {
 
 /** What the live stream of a server tells, from wherever it was written: the numbers of the changes and the components they made, in the order told. */
 function listen(server, jobId) {
+  /** @type {{ numbers: number[], names: string[] }} */
   const heard = { numbers: [], names: [] };
   const follow = async () => {
     const stream = await fetch(`${server.url}/api/live?job=${jobId}&after=0&shop=0`);
     let text = '';
-    for await (const chunk of stream.body) {
+    for await (const chunk of /** @type {AsyncIterable<Uint8Array>} */ (/** @type {unknown} */ (stream.body))) {
       text += new TextDecoder().decode(chunk);
       const parts = text.split('\n\n');
-      text = parts.pop();
+      text = parts.pop() ?? '';
       for (const part of parts) {
         const { scope, change } = JSON.parse(/^data: (.*)$/m.exec(part)?.[1] ?? '{}');
         if (scope !== 'job') continue;

@@ -5,7 +5,7 @@ import { requireBuild, requireModules, requireNode, requirePackages, stop } from
 import { dataRoot } from './paths.mjs';
 
 /** Fills a database with invented jobs and works out where each stands. */
-export async function fill(url, count, say = (_words) => undefined) {
+export async function fill(url, count, say = /** @type {(words: string) => void} */ (() => undefined)) {
   const { connectDatabase } = await import('../server/dist/database/connect.js');
   const { migrate } = await import('../server/dist/database/migrate.js');
   const { ensureStandardCatalogue } = await import('../server/dist/catalogue/catalogue-store.js');
@@ -38,7 +38,7 @@ if (import.meta.url === `file://${process.argv[1]}`) {
   requireBuild();
   const database = own ? undefined : await startDatabase(join(dataRoot, 'database'));
   try {
-    const total = await fill(own ?? database.url('gewinde'), count, console.log);
+    const total = await fill(own ?? database?.url('gewinde') ?? '', count, (words) => console.log(words));
     console.log(`${count} invented jobs more: ${total} of them are in the database now, numbered F00001 on.`);
   } finally {
     await database?.stop();
