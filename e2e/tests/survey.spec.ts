@@ -103,3 +103,26 @@ test('a port that may be two threads is logged so, its line is worked out for bo
   await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
   await expect(page.getByLabel('What is open')).toContainText('the thread is not known: about 14 mm');
 });
+
+test('what is half typed outlives a look at the lines; Tab goes on from a slip, and single keys rest', async ({ page, request }) => {
+  const { job } = await copyOfMagpie(request, 'H-1');
+  await page.goto(`/job/${job.id}/survey`);
+  const notation = page.getByLabel('Port in one line');
+  await notation.fill('ntp 1/8 f');
+  await expect(page.getByRole('button', { name: 'Use npt 1/8 f' })).toBeVisible();
+  await notation.press('Tab');
+  await expect(page.getByLabel('What it is called')).toBeFocused();
+  await page.keyboard.type('oil whistle');
+  await page.getByRole('heading', { name: /New port on/ }).click();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page).toHaveURL(/survey/);
+  await page.getByRole('link', { name: /Lines/ }).first().click();
+  await expect(page).toHaveURL(/lines/);
+  await page.goBack();
+  await expect(notation).toHaveValue('ntp 1/8 f');
+  await notation.press('ArrowDown');
+  await expect(notation).toHaveValue('npt 1/8 f');
+  await page.getByRole('button', { name: 'Add port' }).click();
+  await expect(page.getByRole('row', { name: /oil whistle/ })).toContainText('npt 1/8 f');
+});

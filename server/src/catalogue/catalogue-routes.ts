@@ -1,7 +1,6 @@
 import { shopContracts } from '@gewinde/core';
 import { changeRows } from '../history/change-rows.js';
 import { asShopChange } from '../history/change.js';
-import { stepHistory } from '../history/step-history.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
@@ -20,9 +19,7 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
     asShopChange(await changeRows(db, 'shop', { client, key: body.key }, (trx) => runShopCommands(trx, body.commands))),
   );
-  serve(app, shopContracts.undoShop, async ({ body, client }) =>
-    asShopChange(await stepHistory(db, 'shop', { client, key: body.key }, 'undo')),
-  );
+  serve(app, shopContracts.undoShop, async ({ body, client }) => heavy.run('undoShop', { client, key: body.key }));
   serve(app, shopContracts.previewList, async ({ body }) => heavy.run('previewList', body.csv, body.section, body.mapping, body.money));
   serve(app, shopContracts.importList, async ({ body, client }) =>
     heavy.run('importList', body.csv, body.section ?? 'fitting', body.mapping, body.money, { client, key: body.key }),

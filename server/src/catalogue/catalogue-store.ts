@@ -14,6 +14,7 @@ import {
   type PartCard,
   type PartEntry,
   type SealRulesRow,
+  type ShopChange,
   type shopContracts,
   type WeightsRow,
 } from '@gewinde/core';
@@ -24,8 +25,10 @@ import { listPartRows } from '../database/part-rows.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
 import { lockScope } from '../history/change-rows.js';
+import { asShopChange, type Sender } from '../history/change.js';
 import { newestChange } from '../history/event-store.js';
 import { soundParts } from './sound-parts.js';
+import { stepHistory } from '../history/step-history.js';
 import { usersOf } from './users-of.js';
 
 /** The whole catalogue in its own order, retired parts at their places; what does not hold together is left out. */
@@ -48,6 +51,11 @@ export async function readShop(db: Knex): Promise<AnswerOf<typeof shopContracts.
     },
     { isolationLevel: 'repeatable read' },
   );
+}
+
+/** Takes back the sender's newest change of the shop, which may be a whole list. @throws {AppError} nothing-to-undo, cannot-undo */
+export async function undoShop(db: Knex, sender: Sender): Promise<ShopChange> {
+  return asShopChange(await stepHistory(db, 'shop', sender, 'undo'));
 }
 
 /** Differs whenever the catalogue does: by the changes of the shop, the demo's coming, a restored backup, and how much there is. */

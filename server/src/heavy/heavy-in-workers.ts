@@ -21,7 +21,7 @@ const MOST_MEMORY_MB = 1024;
 export function heavyInWorkers(databaseUrl: string): Heavy {
   const pool = new Piscina<HeavyOrder, HeavyAnswer>({
     filename: new URL('./heavy-worker.js', import.meta.url).href,
-    minThreads: 0,
+    minThreads: 1,
     maxThreads: rates.heavyAtOnce,
     maxQueue: rates.heavyWaiting,
     idleTimeout: 60_000,

@@ -1,12 +1,12 @@
 import type { Knex } from 'knex';
-import { readShop } from '../catalogue/catalogue-store.js';
+import { readShop, undoShop } from '../catalogue/catalogue-store.js';
 import { exportList, importList, previewList } from '../catalogue/part-list.js';
 import { catchUp } from '../jobs/catch-up.js';
 import { importJob } from '../transfer/import-job.js';
 import type { JsonText } from './json-text.js';
 
 /** Work that may take long: reading lists and files, and telling everything at once. */
-export const heavyWork = { readShop, previewList, importList, exportList, importJob, catchUp } as const;
+export const heavyWork = { readShop, undoShop, previewList, importList, exportList, importJob, catchUp } as const;
 export type HeavyWork = typeof heavyWork;
 export type HeavyName = keyof HeavyWork;
 type Rest<F> = F extends (db: Knex, ...rest: infer R) => unknown ? R : never;

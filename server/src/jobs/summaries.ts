@@ -155,8 +155,15 @@ async function keep(
         made.map(({ kept }) => [kept.job_id, kept.revision]),
       )
       .update({ late: false });
+    // a job that has gone on meanwhile: whoever kept its newer words may have been overtaken by these
+    await db('jobs')
+      .where({ late: false })
+      .where((any) => {
+        for (const { kept } of made) void any.orWhere((one) => void one.where({ id: kept.job_id }).where('revision', '>', kept.revision));
+      })
+      .update({ late: true });
   } catch (error) {
     // two that keep at once, or a job that is gone by now: it is worked out again when it is asked for
-    if (!/^ER_(LOCK_|DUP_|NO_REFERENCED)/.test(String((error as { code?: unknown }).code))) throw error;
+    if (!/^ER_(LOCK_|DUP_|NO_REFERENCED|CHECKREAD)/.test(String((error as { code?: unknown }).code))) throw error;
   }
 }
