@@ -1,4 +1,5 @@
 import { checkPart, type CataloguePart, type PartEntry } from '@gewinde/core';
+import { storedText } from '../database/part-rows.js';
 
 /** A part of the database that nothing can be built on, and why. */
 export interface UnsoundPart {
@@ -22,9 +23,16 @@ export function soundParts<P extends PartEntry & Pick<CataloguePart, 'id'>>(
   return { sound, unsound };
 }
 
-function problemOf(row: PartEntry): string | undefined {
+/** What was stored of parts when they were found sound: the same text need not be checked again. */
+const foundSound = new Map<string, string>();
+
+function problemOf(row: PartEntry & { readonly id: string }): string | undefined {
+  const text = storedText.get(row);
+  if (text !== undefined && foundSound.get(row.id) === text) return undefined;
   try {
-    return checkPart(row)[0]?.message;
+    const problem = checkPart(row)[0]?.message;
+    if (problem === undefined && text !== undefined) foundSound.set(row.id, text);
+    return problem;
   } catch {
     return 'Its figures cannot be read.';
   }

@@ -24,18 +24,21 @@ const migrationSource: Knex.MigrationSource<string> = {
  */
 export function connectDatabase(url: string, most = 8): Knex {
   const at = new URL(url);
+  const connection = {
+    host: at.hostname,
+    port: Number(at.port || 3306),
+    user: decodeURIComponent(at.username),
+    password: decodeURIComponent(at.password),
+    database: at.pathname.slice(1),
+    timezone: 'Z',
+    charset: 'utf8mb4',
+    connectTimeout: 4000,
+    // JSON as the text it is stored as: read where it is needed, and known again where it has been read before
+    jsonStrings: true,
+  };
   return knexModule({
     client: 'mysql2',
-    connection: {
-      host: at.hostname,
-      port: Number(at.port || 3306),
-      user: decodeURIComponent(at.username),
-      password: decodeURIComponent(at.password),
-      database: at.pathname.slice(1),
-      timezone: 'Z',
-      charset: 'utf8mb4',
-      connectTimeout: 4000,
-    },
+    connection,
     pool: {
       min: 0,
       max: most,

@@ -32,6 +32,9 @@ interface Said extends Record<string, unknown> {
   readonly retired?: boolean;
 }
 
+/** What a row says as it is stored, for those who have looked at the very same text before. */
+export const storedText = new WeakMap<object, string>();
+
 /** Parts whose offers are read by name; of more, all offers there are. */
 const MOST_BY_NAME = 1000;
 
@@ -59,7 +62,15 @@ async function withOffers(db: Knex, rows: readonly PartColumns[]): Promise<Catal
   const offers = new Map<string, OfferColumns>();
   const stock = new Map<string, number>();
   // of few, what is asked for and no more: what is being written of others meanwhile is nobody's business here
-  const asked: (readonly string[] | undefined)[] = rows.length > MOST_BY_NAME ? [undefined] : [...pieces(rows.map(({ id }) => id))];
+  const asked: (readonly string[] | undefined)[] =
+    rows.length > MOST_BY_NAME
+      ? [undefined]
+      : [
+          ...pieces(
+            rows.map(({ id }) => id),
+            MOST_BY_NAME,
+          ),
+        ];
   for (const ids of asked) {
     const of = (query: Knex.QueryBuilder): Knex.QueryBuilder => (ids ? query.whereIn('part_id', ids) : query);
     for (const offer of (await of(db('offers'))) as OfferColumns[]) offers.set(offer.part_id, offer);
@@ -82,7 +93,9 @@ async function withOffers(db: Knex, rows: readonly PartColumns[]): Promise<Catal
       ...(shelf === undefined ? {} : { shelf }),
     };
     const { id, version, origin, kind } = row;
-    return { id, version, origin, kind, part } as unknown as CataloguePart;
+    const read = { id, version, origin, kind, part } as unknown as CataloguePart;
+    if (typeof row.data === 'string') storedText.set(read, row.data);
+    return read;
   });
 }
 
