@@ -45,6 +45,12 @@ export function checkLinks({ context }: JobDraft, links: readonly ChainLink[], f
   }
 }
 
+/** Fittings that a way is to have or must not have are parts of the catalogue. @throws {CommandError} bad-value */
+export function checkWished({ context }: JobDraft, ids: readonly string[], field: string): void {
+  const unknown = context.parts && ids.find((id) => !findFitting(context.parts!, id));
+  if (unknown !== undefined) throw new CommandError('bad-value', `Fitting "${unknown}" is not in the catalogue.`, field);
+}
+
 /**
  * What a way says of its fittings and of their open ends must hold: parts of the catalogue, branches on open ends that are there, each
  * given away once; a sensor's branch names a port of the job with a sensor in it, another line's branch only a port that stands for an

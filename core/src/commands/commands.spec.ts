@@ -160,6 +160,10 @@ describe('lines', () => {
 
   it('lose the way at a port that is changed, and the ways pinned for it; what is wished stays', () => {
     const pinned = [{ fittings: [], branches: [] }];
+    for (const wishes of [{ use: ['nowhere'] }, { avoid: ['nowhere'] }])
+      expect(() => run({ do: 'edit-way', id: 'line1', version: 3, at: 0, set: { wishes } })).toThrow(
+        'Fitting "nowhere" is not in the catalogue.',
+      );
     const wishes = { turnDeg: 90 };
     const wished = run({ do: 'edit-way', id: 'line1', version: 3, at: 0, set: { pinned, wishes } }, withFree).document;
     expect(wished.lines[0]!.ways[0]).toEqual({ ...feed.ways[0], pinned, wishes });

@@ -1,6 +1,6 @@
 import { jobEntities, jointIdsIn, keyedWay, placedIn, serviceById, type Found, type Line, type LineWay, type Piece } from '../job/index.js';
 import { settleBranchPorts } from './branch-ports.js';
-import { checkLinks, checkPorts, checkWay } from './check-line.js';
+import { checkLinks, checkPorts, checkWay, checkWished } from './check-line.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf } from './command-schemas.js';
 import { MOST_ROWS, type JobDraft } from './job-draft.js';
@@ -82,6 +82,7 @@ export function editWay(draft: JobDraft, { id, version, at, set }: CommandOf<'ed
       set.pinned.flatMap((w) => w.fittings),
       'ways',
     );
+  checkWished(draft, [...(set.wishes?.use ?? []), ...(set.wishes?.avoid ?? [])], 'wishes');
   putLine(draft, before, withWay(before, at, { ...wayAt(before, at), ...set }));
   const words = [...(set.wishes ? ['wishes'] : []), ...(set.pinned ? ['ways kept in sight'] : [])];
   return `Edit ${placeOf(before, at)}: ${words.join(', ')}`;

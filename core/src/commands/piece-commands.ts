@@ -12,7 +12,7 @@ import {
   type Piece,
   type PieceLength,
 } from '../job/index.js';
-import { checkPiece } from './check-line.js';
+import { checkPiece, checkWished } from './check-line.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf } from './command-schemas.js';
 import type { JobDraft } from './job-draft.js';
@@ -57,9 +57,7 @@ export function breakLine(draft: JobDraft, { id, version, piece: key, use }: Com
   const before = draft.editable('line', id, version);
   const at = indexOf(before, key);
   roomForPiece(before);
-  const { parts } = draft.context;
-  const missing = parts && use?.find((part) => !findFitting(parts, part));
-  if (missing !== undefined) throw new CommandError('bad-value', `Fitting "${missing}" is not in the catalogue.`, 'use');
+  checkWished(draft, use ?? [], 'use');
   const { length: _, wanted, ...whole } = before.pieces[at]!;
   const middle = straightEnd(draft, whole);
   const { angleA, angleB, ...sized } = wanted ?? {};

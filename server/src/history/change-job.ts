@@ -50,7 +50,10 @@ async function knownParts(trx: Knex, commands: readonly Command[], { components,
 
 /** Ids of parts that a way is to be found with. */
 function wishedIds(commands: readonly Command[]): string[] {
-  return commands.flatMap((c) => (c.do === 'break-line' ? (c.use ?? []) : []));
+  return commands.flatMap((c) => {
+    if (c.do === 'break-line') return c.use ?? [];
+    return c.do === 'edit-way' ? [...(c.set.wishes?.use ?? []), ...(c.set.wishes?.avoid ?? [])] : [];
+  });
 }
 
 /** What a command says of a component. */

@@ -1,4 +1,4 @@
-import { bestFound, hasWords, searchWords, type JobPage, type JobSummary } from '@gewinde/core';
+import { bestFound, hasWords, searchWords, type Findable, type JobPage, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
 import type { Heavy } from '../heavy/heavy.js';
 import { behind, findablesOfJobs, summariesOf, workOut } from './summaries.js';
@@ -44,18 +44,16 @@ async function pageWithWords(db: Knex, { archived, from, most }: AskedJobs, word
     having().orderBy('number').offset(from).limit(most).pluck('job_id') as Promise<string[]>,
     having().count({ n: '*' }).first() as Promise<{ n: number }>,
   ]);
-  const summaries = await summariesOf(db, ids);
-  return { jobs: await withFound(db, summaries, words), total: Number(counted.n), behind: late.length <= READ_FIRST ? 0 : late.length };
+  const [summaries, findables] = await Promise.all([summariesOf(db, ids), findablesOfJobs(db, ids)]);
+  return { jobs: withFound(summaries, findables, words), total: Number(counted.n), behind: late.length <= READ_FIRST ? 0 : late.length };
 }
 
 /** What of each job the words are about, where number and name do not say it all. */
-async function withFound(db: Knex, summaries: readonly JobSummary[], words: readonly string[]): Promise<JobSummary[]> {
-  const inside = summaries
-    .filter(({ job }) => !hasWords({ kind: 'job', name: job.number, detail: job.name }, words))
-    .map(({ job }) => job.id);
-  const findables = await findablesOfJobs(db, inside);
+function withFound(summaries: readonly JobSummary[], findables: ReadonlyMap<string, Findable[]>, words: readonly string[]): JobSummary[] {
   return summaries.map((summary) => {
-    const own = bestFound(findables.get(summary.job.id) ?? [], words, MOST_FOUND);
+    const { job } = summary;
+    if (hasWords({ kind: 'job', name: job.number, detail: job.name }, words)) return summary;
+    const own = bestFound(findables.get(job.id) ?? [], words, MOST_FOUND);
     return own.length === 0 ? summary : { ...summary, found: own };
   });
 }
