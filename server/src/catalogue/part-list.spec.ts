@@ -73,7 +73,8 @@ describe('a supplier list', () => {
       });
     await edit(row.version, { name: 'Renamed' });
     expect(await part('TU-2')).toMatchObject({ name: 'Renamed', listed: { minor: 1250 } });
-    await edit(row.version + 1, { name: 'Renamed', priceMinor: 1300 });
+    // the whole part as it was read, and another price
+    await edit(row.version + 1, { name: 'Renamed', priceMinor: 1300, listed: { currency: 'USD', minor: 1250 } });
     expect(await part('TU-2')).not.toHaveProperty('listed');
     const wrong = await shop.ask(shopContracts.previewList, { body: { csv: csv.replace('$10', '€10'), mapping: body.mapping, money } });
     expect(wrong.body.errors).toMatchObject([{ line: 2, column: 'price', message: '"€10.00" is not in USD, and the list is said to be.' }]);

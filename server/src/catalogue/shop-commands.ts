@@ -66,7 +66,10 @@ async function editPart(trx: Knex.Transaction, { id, version, entry: given }: Sh
   if (before.kind !== given.kind || given.part.id !== id) throw new AppError('part-unsound', 'A part stays what it is.', { field: 'kind' });
   // a shelf that was counted is empty, not unknown
   const counted = before.part.shelf !== undefined && given.part.shelf === undefined ? { shelf: 0 } : {};
-  const entry = tidied({ ...given, part: withListing(before.part, { ...given.part, ...counted }) } as PartEntry);
+  // sent back as it was, it says nothing anew
+  const { listed } = before.part;
+  const relisted = listed && JSON.stringify(given.part.listed) === JSON.stringify(listed) ? { listed } : {};
+  const entry = tidied({ ...given, part: withListing(before.part, { ...given.part, ...counted, ...relisted }) } as PartEntry);
   sound(entry);
   if (before.version !== version) throw new AppError('conflict', undefined, { current: before });
   await codeIsFree(trx, entry);

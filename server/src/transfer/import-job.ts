@@ -1,4 +1,4 @@
-import { documentOfFile, entriesOf, partsNamedIn, readJobFile, type JobSummary } from '@gewinde/core';
+import { documentOfFile, entriesOf, letters, partsNamedIn, readJobFile, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { findParts } from '../catalogue/catalogue-lookup.js';
@@ -41,7 +41,7 @@ async function freeNumber(trx: Knex, wanted: string): Promise<string> {
   const taken = new Set(present.map((row) => row.number.toLowerCase()));
   if (!taken.has(wanted.toLowerCase())) return wanted;
   for (let n = 2; ; n++) {
-    const next = `${wanted.slice(0, 20 - String(n).length - 1)}-${n}`;
+    const next = `${wanted.slice(0, letters.jobNumber - String(n).length - 1)}-${n}`;
     if (!taken.has(next.toLowerCase())) return next;
   }
 }

@@ -62,8 +62,6 @@ export class ImportDialog {
     currency: new FormControl<Currency>('EUR', { nonNullable: true }),
     euros: new FormControl('', { nonNullable: true, validators: [figure('a rate', false, 0.0001)] }),
   });
-  /** What was last looked at with which money. */
-  private readonly lookedWith = signal<ListMoney | undefined>(undefined);
   /** For each heading of the file, the column it is taken for. */
   protected readonly taken = new FormArray<FormControl<string>>([]);
   protected readonly headings = computed(() =>
@@ -124,10 +122,12 @@ export class ImportDialog {
 
   protected async take(): Promise<void> {
     const p = this.preview();
-    if (!p) return;
+    // the money that is said now, whatever the preview was reckoned with: a list must never be taken for euros by a slip
+    const money = this.moneyGiven();
+    if (!p || money === null) return;
     const { added, changed } = p.counts;
     await this.work(async () => {
-      await firstValueFrom(this.shop.importList(this.csv, this.section(), p.mapping, this.lookedWith()));
+      await firstValueFrom(this.shop.importList(this.csv, this.section(), p.mapping, money));
       this.modal.close({ added, changed });
     });
   }
@@ -135,10 +135,7 @@ export class ImportDialog {
   private look(mapping?: ListPreview['mapping']): Promise<void> {
     const money = this.moneyGiven() ?? undefined;
     const body = { csv: this.csv, section: this.section(), ...(mapping ? { mapping } : {}), ...(money ? { money } : {}) };
-    return this.work(async () => {
-      this.show(await firstValueFrom(this.api.call(shopContracts.previewList, { body })));
-      this.lookedWith.set(money);
-    });
+    return this.work(async () => this.show(await firstValueFrom(this.api.call(shopContracts.previewList, { body }))));
   }
 
   private show(preview: ListPreview): void {

@@ -210,6 +210,10 @@ describe("a supplier's list", () => {
     await dialog.choose('Prices are in', 'USD');
     http.expectNone('/api/catalogue/import/preview');
     expect(dialog.find('button', 'Take in')).toHaveProperty('disabled', true);
+    await dialog.type('1 USD in euros', '0,8');
+    request('POST', '/api/catalogue/import/preview').flush(ready);
+    await settle();
+    await dialog.stable();
     await dialog.type('1 USD in euros', '0,9');
     const money = { currency: 'USD', euros: 0.9 };
     const looked = request('POST', '/api/catalogue/import/preview');
