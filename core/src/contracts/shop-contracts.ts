@@ -107,9 +107,12 @@ export const PartCardSchema = Type.Object(
 );
 export type PartCard = Frozen<Static<typeof PartCardSchema>>;
 
-/** Largest list taken in, bytes. */
+/**
+ * Largest list taken in, letters. It is held against the limit where the list is read, beside everybody else's requests: a schema would
+ * count every letter of it while they wait.
+ */
 export const LIST_LIMIT = listLimits.letters;
-const Csv = Type.String({ minLength: 1, maxLength: LIST_LIMIT });
+const Csv = Type.String({ description: `A list as CSV, ${LIST_LIMIT} letters at most` });
 const Section = OneOf(partSections.map((s): PartSection => s.id));
 /** Which column of the file is which, by the ids of the columns of its section. */
 const MappingSchema = Type.Record(Type.String({ maxLength: 40 }), Type.Integer({ minimum: 0, maximum: 200 }), { maxProperties: 60 });

@@ -174,6 +174,7 @@ export async function exportList(db: Knex, section: PartSection = 'fitting'): Pr
 
 /** Headings and cells of a list; comma, semicolon or tab, whichever the first line has most of. @throws {AppError} list-unreadable */
 function readCsv(csv: string): List {
+  refuseTooMany(csv.length, listLimits.letters, 'letters in the list');
   const firstLine = csv.slice(0, csv.search(/\r|\n|$/));
   refuseTooMany(firstLine.length, MOST_COLUMNS * 200, 'letters in the line of headings');
   const delimiter = [',', ';', '\t'].reduce((best, d) => (firstLine.split(d).length > firstLine.split(best).length ? d : best));

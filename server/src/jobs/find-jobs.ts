@@ -40,10 +40,14 @@ async function pageWithWords(db: Knex, { archived, from, most }: AskedJobs, word
       .where((all) => {
         for (const word of words) void all.whereRaw('locate(cast(? as binary), words) > 0', [word]);
       });
-  const [ids, counted] = await Promise.all([
-    having().orderBy('number').offset(from).limit(most).pluck('job_id') as Promise<string[]>,
-    having().count({ n: '*' }).first() as Promise<{ n: number }>,
-  ]);
+  // counted in the same look through, but for a page behind the last
+  const rows: { job_id: string; n: number }[] = await having()
+    .orderBy('number')
+    .offset(from)
+    .limit(most)
+    .select('job_id', db.raw('count(*) over () as n'));
+  const counted = rows[0] ?? (from > 0 ? ((await having().count({ n: '*' }).first()) as { n: number }) : { n: 0 });
+  const ids = rows.map((row) => row.job_id);
   const [summaries, findables] = await Promise.all([summariesOf(db, ids), findablesOfJobs(db, ids)]);
   return { jobs: withFound(summaries, findables, words), total: Number(counted.n), behind: late.length <= READ_FIRST ? 0 : late.length };
 }
