@@ -1,4 +1,4 @@
-import { basicDiameter, parseThread, taperEngagement, threadData } from '../src/index.js';
+import { basicDiameter, parseThread, taperEngagement, threadData, threadLibrary, threadLimits } from '../src/index.js';
 
 /** Values are from memory of the sources named, rounded as they print them. */
 describe('ISO 228-1 and ISO 7-1: major, pitch and minor diameter, mm (from memory)', () => {
@@ -68,15 +68,53 @@ describe('ASME B1.20.1: NPSM, largest major diameter outside, inch, within its a
   );
 });
 
-describe('tap drills a shop uses (common practice)', () => {
+describe('tap drills a shop buys, mm (tap-maker tables for ISO 228-1, ISO 7-1, ASME B1.20.1, from memory; metric: common practice)', () => {
   it.each([
-    ['M10×1', 9],
-    ['M14×1.5', 12.5],
-    ['M20×1.5', 18.5],
-    ['R 1/8', 8.6],
-    ['G 1/4', 11.4],
-    ['NPT 1/8', 8.7],
-  ])('%s', (designation, drill) => expect(Math.abs(threadData(designation).tapDrillMm - drill)).toBeLessThan(0.25));
+    ['M10×1', 9, undefined],
+    ['M12×1.25', 10.75, undefined],
+    ['M14×1.5', 12.5, undefined],
+    ['M20×1.5', 18.5, undefined],
+    ['G 1/8', 8.8, undefined],
+    ['G 1/4', 11.8, undefined],
+    ['G 3/8', 15.25, undefined],
+    ['G 1/2', 19, undefined],
+    ['G 3/4', 24.5, undefined],
+    ['G 1', 30.75, undefined],
+    ['Rp 1/4', 11.8, undefined],
+    ['Rc 1/8', 8.4, undefined],
+    ['Rc 1/4', 11.2, undefined],
+    ['Rc 3/8', 14.75, undefined],
+    ['Rc 1/2', 18.25, undefined],
+    ['Rc 3/4', 23.75, undefined],
+    ['Rc 1', 30, undefined],
+    ['NPT 1/8', 8.6, 8.4],
+    ['NPT 1/4', 11.1, 10.7],
+    ['NPT 3/8', 14.7, 14.3],
+    ['NPT 1/2', 18.3, 17.9],
+    ['NPT 3/4', 23.4, 23],
+    ['NPT 1', 29.4, 28.6],
+  ])('%s: %d', (designation, drill, reamed) =>
+    expect([threadData(designation).tapDrillMm, threadData(designation).reamedDrillMm]).toEqual([drill, reamed]),
+  );
+
+  it('leaves every parallel hole of plumbing a minor diameter within its limits (ISO 228-1, ISO 965-1, ASME B1.1)', () => {
+    const off = threadLibrary
+      .filter(({ system, taperPerMm }) => taperPerMm === 0 && system !== 'NPSM')
+      .filter((thread) => {
+        const { min, max } = threadLimits(thread).internal.minor;
+        const drill = threadData(thread.designation).tapDrillMm;
+        return drill < min - 0.03 || drill > max + 0.03;
+      });
+    expect(off.map((thread) => thread.designation)).toEqual([]);
+  });
+
+  it('leaves a taper hole less than its minor diameter at the gauge plane, so that a reamer or the tap has something to take', () => {
+    for (const thread of threadLibrary.filter(({ system }) => ['NPT', 'Rc'].includes(system))) {
+      const { tapDrillMm, reamedDrillMm, minorInternalMm } = threadData(thread.designation);
+      expect(tapDrillMm).toBeLessThan(minorInternalMm);
+      if (thread.system === 'NPT') expect(reamedDrillMm).toBeLessThan(tapDrillMm);
+    }
+  });
 });
 
 describe('the two pipe worlds side by side (ASME B1.20.1, ISO 7-1)', () => {

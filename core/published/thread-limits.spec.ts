@@ -1,33 +1,65 @@
-import { parseThread, threadLimits } from '../src/index.js';
+import { parseThread, threadLibrary, threadLimits } from '../src/index.js';
 
 /** Values are from memory of the sources named, rounded as they print them. */
-describe('ISO 965-1: tolerances of 6g and 6H, µm (from memory), within 1 µm of position and a step of its number series', () => {
+describe('ISO 965-1: tolerances of 6g and 6H, µm, as printed (from memory)', () => {
   it.each([
     // es, Td, Td2, TD2, TD1
+    ['M5×0.8', 24, 150, 95, 125, 200],
     ['M6×1', 26, 180, 112, 150, 236],
+    ['M6×0.75', 22, 140, 100, 132, 190],
     ['M8×1.25', 28, 212, 118, 160, 265],
+    ['M8×1', 26, 180, 112, 150, 236],
+    ['M10×1', 26, 180, 112, 150, 236],
+    ['M10×1.25', 28, 212, 118, 160, 265],
     ['M10×1.5', 32, 236, 132, 180, 300],
+    ['M12×1', 26, 180, 118, 160, 236],
+    ['M12×1.25', 28, 212, 132, 180, 265],
     ['M12×1.5', 32, 236, 140, 190, 300],
+    ['M12×1.75', 34, 265, 150, 200, 335],
     ['M14×1.5', 32, 236, 140, 190, 300],
+    ['M16×1.5', 32, 236, 140, 190, 300],
     ['M16×2', 38, 280, 160, 212, 375],
+    ['M18×1.5', 32, 236, 140, 190, 300],
+    ['M20×1.5', 32, 236, 140, 190, 300],
     ['M20×2.5', 42, 335, 170, 224, 450],
+    ['M22×1.5', 32, 236, 140, 190, 300],
+    ['M24×1', 26, 180, 125, 170, 236],
+    ['M24×1.5', 32, 236, 150, 200, 300],
+    ['M24×2', 38, 280, 170, 224, 375],
     ['M24×3', 48, 375, 200, 265, 500],
-  ])('%s', (designation, es, td, td2, TD2, TD1) => {
+    ['M27×2', 38, 280, 170, 224, 375],
+    ['M30×3.5', 53, 425, 212, 280, 560],
+    ['M33×2', 38, 280, 170, 224, 375],
+    ['M36×4', 60, 475, 224, 300, 600],
+    ['M42×4.5', 63, 500, 236, 315, 670],
+    ['M48×2', 38, 280, 180, 236, 375],
+    ['M48×5', 71, 530, 250, 335, 710],
+    ['M52×5', 71, 530, 250, 335, 710],
+  ])('%s', (designation, ...printed) => {
     const thread = parseThread(designation);
     const { external, internal, classes } = threadLimits(thread);
+    const micrometres = (mm: number): number => Math.round(mm * 1e4) / 10;
+    const wide = ({ min, max }: { min: number; max: number }): number => micrometres(max - min);
     expect(classes).toBe('6g/6H');
-    expect(Math.abs((thread.majorMm - external.major.max) * 1000 - es)).toBeLessThan(1.1);
-    for (const [{ min, max }, published] of [
-      [external.major, td],
-      [external.pitch, td2],
-      [internal.pitch, TD2],
-      [internal.minor, TD1],
-    ] as const)
-      expect(Math.abs(((max - min) * 1000) / published - 1)).toBeLessThan(0.07);
+    expect([
+      micrometres(thread.majorMm - external.major.max),
+      wide(external.major),
+      wide(external.pitch),
+      wide(internal.pitch),
+      wide(internal.minor),
+    ]).toEqual(printed);
   });
+
+  it('are there for every metric thread of the library: none is reckoned by formula', () =>
+    expect(
+      threadLibrary
+        .filter(({ system }) => system === 'metric')
+        .filter((thread) => threadLimits(thread).classes !== '6g/6H')
+        .map((thread) => thread.designation),
+    ).toEqual([]));
 });
 
-describe('ASME B1.1: pitch diameter limits of 2A and 2B, inch (from memory)', () => {
+describe('ASME B1.1: pitch diameter limits of 2A and 2B, inch, to the fourth decimal the standard rounds to (from memory)', () => {
   it.each([
     ['1/4-20 UNC', 0.2164, 0.2127, 0.2175, 0.2224],
     ['7/16-20 UNF', 0.4037, 0.3995, 0.405, 0.4104],
@@ -37,10 +69,10 @@ describe('ASME B1.1: pitch diameter limits of 2A and 2B, inch (from memory)', ()
     ['7/8-14 UNF', 0.827, 0.8216, 0.8286, 0.8356],
   ])('%s', (designation, outMax, outMin, inMin, inMax) => {
     const { external, internal } = threadLimits(parseThread(designation));
-    expect(external.pitch.max / 25.4).toBeCloseTo(outMax, 3);
-    expect(external.pitch.min / 25.4).toBeCloseTo(outMin, 3);
-    expect(internal.pitch.min / 25.4).toBeCloseTo(inMin, 3);
-    expect(internal.pitch.max / 25.4).toBeCloseTo(inMax, 3);
+    expect(Math.abs(external.pitch.max / 25.4 - outMax)).toBeLessThan(0.00011);
+    expect(Math.abs(external.pitch.min / 25.4 - outMin)).toBeLessThan(0.00011);
+    expect(Math.abs(internal.pitch.min / 25.4 - inMin)).toBeLessThan(0.00011);
+    expect(Math.abs(internal.pitch.max / 25.4 - inMax)).toBeLessThan(0.00011);
   });
 });
 
@@ -57,6 +89,6 @@ describe('an independent data set: the general-purpose OpenSCAD library MCAD (De
     [30, 3.5, 29.947],
     [36, 4, 35.94],
   ])('largest outside diameter of coarse M%d×%d', (diameter, pitch, largest) =>
-    expect(Math.abs(threadLimits(parseThread(`M${diameter}×${pitch}`)).external.major.max - largest)).toBeLessThan(0.0011),
+    expect(Math.abs(threadLimits(parseThread(`M${diameter}×${pitch}`)).external.major.max - largest)).toBeLessThan(0.0001),
   );
 });

@@ -9,6 +9,7 @@ import {
   measurableThreads,
   measuredSpan,
   parseThread,
+  plumbingPrior,
   ThreadMeasurementError,
   threadLibrary,
   type Side,
@@ -26,12 +27,54 @@ const perfect = (thread: Thread, side: Side): ThreadMeasurement => ({
 });
 
 describe('identifyThread', () => {
-  it.each(sides)('names every %s thread of the library first from a perfect measurement', (side) => {
+  it.each(sides)('names every %s thread of the library first from a perfect measurement, all being weighed alike', (side) => {
     for (const thread of measurableThreads(side)) {
       const { pitchMm, ...rest } = perfect(thread, side);
-      expect(identifyThread({ ...rest, pitchMm: pitchMm! })[0]?.designation).toBe(thread.designation);
-      expect(identifyThread({ ...rest, threadsPerInch: 25.4 / pitchMm! })[0]?.designation).toBe(thread.designation);
+      const even = { prior: 'even' } as const;
+      expect(identifyThread({ ...rest, pitchMm: pitchMm! }, even)[0]?.designation).toBe(thread.designation);
+      expect(identifyThread({ ...rest, threadsPerInch: 25.4 / pitchMm! }, even)[0]?.designation).toBe(thread.designation);
     }
+  });
+
+  it.each(sides)('weighed by what plumbing meets: %s threads of plumbing first, the others first or second', (side) => {
+    for (const thread of measurableThreads(side)) {
+      const named = identifyThread(perfect(thread, side)).map((c) => c.designation);
+      expect(named.slice(0, plumbingPrior(thread).weight >= 3 ? 1 : 2)).toContain(thread.designation);
+    }
+  });
+
+  it.each([
+    ['external', { diameterMm: 14.1 }, '9/16-18 UNF'],
+    ['external', { diameterMm: 26.97 }, '1 1/16-12 UN'],
+    ['external', { diameterMm: 9.9 }, 'M10×1'],
+    ['external', { diameterMm: 9.95, pitchMm: 0.97 }, 'M10×1'],
+    ['external', { diameterMm: 20.9, threadsPerInch: 14, taper: 'parallel' }, 'G 1/2'],
+    ['internal', { diameterMm: 20.5 }, 'M22×1.5'],
+    ['external', { diameterMm: 19.9 }, 'M20×1.5'],
+  ] as const)('%s %j, as a calliper gives it: the thread of plumbing comes first, %s', (side, figures, designation) =>
+    expect(identifyThread({ side, ...figures })[0]).toMatchObject({ designation, metBecause: expect.any(String) }),
+  );
+
+  it('never has the rare before the common of the same size: UNEF before UNF, NPSM before G', () => {
+    for (const [side, diameterMm, common, rare] of [
+      ['external', 14.1, '9/16-18 UNF', '9/16-24 UNEF'],
+      ['external', 20.9, 'G 1/2', '1/2-14 NPSM'],
+      ['internal', 20.5, '7/8-14 UNF', '7/8-16 UN'],
+    ] as const) {
+      const named = identifyThread({ side, diameterMm }).map((c) => c.designation);
+      expect(named.indexOf(common)).toBeGreaterThanOrEqual(0);
+      expect(named.includes(rare) ? named.indexOf(rare) : Infinity).toBeGreaterThan(named.indexOf(common));
+    }
+  });
+
+  it('tells a tie where nothing but the flanks settles it, with the test that does: 1/2 taper pipe of either world', () => {
+    for (let d = 20.7; d <= 21.1; d += 0.05) {
+      const [first, second] = identifyThread({ side: 'external', diameterMm: d, threadsPerInch: 14, taper: 'tapered' });
+      expect([first!.designation, second!.designation].sort()).toEqual(['1/2-14 NPT', 'R 1/2']);
+      expect(first!.ties).toEqual([{ designation: second!.designation, howToTell: expect.stringContaining('55° flanks') as string }]);
+      expect(second!.ties).toBeUndefined();
+    }
+    expect(identifyThread({ side: 'external', diameterMm: 13.9, pitchMm: 1.5 })[0]!.ties).toBeUndefined();
   });
 
   it('has the right thread first or second when the calliper is out by up to a tenth', () => {

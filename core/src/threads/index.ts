@@ -22,4 +22,6 @@ export {
   type ThreadMeasurement,
   type MeasurementField,
 } from './measurement.js';
-export { identifyThread, type ThreadCandidate, type TrialOfCandidate } from './identify-thread.js';
+export { metInPlumbing, plumbingPrior, type MetInPlumbing } from './plumbing-prior.js';
+export { drillInWords } from './tap-drills.js';
+export { identifyThread, type IdentifyOptions, type ThreadCandidate, type TrialOfCandidate } from './identify-thread.js';

@@ -1,3 +1,4 @@
+import { printedTolerances } from './metric-tolerances.js';
 import type { Thread } from './thread.js';
 import { threadData } from './thread-data.js';
 import { unifiedSeriesOf } from './straight-tables.js';
@@ -9,7 +10,7 @@ export interface Limits {
 }
 
 export interface ThreadLimits {
-  /** Tolerance class: 6g/6H, 2A/2B, class A, or the standard's own. */
+  /** Tolerance class: 6g/6H (`by formula` where ISO 965-1 prints no figure), 2A/2B, class A, or the standard's own. */
   readonly classes: string;
   readonly external: { readonly major: Limits; readonly pitch: Limits };
   readonly internal: { readonly pitch: Limits; readonly minor: Limits };
@@ -86,13 +87,22 @@ function preferred(micrometres: number): number {
   return (near * decade) / 1000;
 }
 
-/** ISO 965-1, formulas for grade 6 and position g, rounded to R40; d is the mean of its diameter step. */
+/** ISO 965-1, grade 6 and position g: as printed; where the standard prints none, by its formulas, rounded to R40 and said so. */
 function metricTolerances({ majorMm, pitchMm: p }: Thread): Tolerances {
+  const printed = printedTolerances(majorMm, p);
+  if (!printed) return computedTolerances(majorMm, p);
+  const { es, td, td2, TD2, TD1 } = printed;
+  const mm = (micrometres: number): number => micrometres / 1000;
+  return { classes: '6g/6H', allowance: mm(es), major: mm(td), pitch: mm(td2), pitchInside: mm(TD2), minorInside: mm(TD1) };
+}
+
+/** The formulas of ISO 965-1; d is the mean of its diameter step. */
+function computedTolerances(majorMm: number, p: number): Tolerances {
   const at = Math.max(0, STEPS.findIndex((step) => majorMm <= step) - 1);
   const mean = Math.sqrt(STEPS[at]! * STEPS[at + 1]!);
   const pitch = preferred(90 * p ** 0.4 * mean ** 0.1);
   return {
-    classes: '6g/6H',
+    classes: '6g/6H by formula',
     allowance: Math.round(15 + 11 * p) / 1000,
     major: preferred(180 * p ** (2 / 3) - 3.15 / Math.sqrt(p)),
     pitch,

@@ -27,7 +27,9 @@ describe('dimensions', () => {
         const data = threadData(thread.designation);
         expect(data.minorInternalMm).toBeLessThan(data.pitchDiameterMm);
         expect(data.pitchDiameterMm).toBeLessThan(data.majorMm);
-        expect(data.tapDrillMm).toBeGreaterThan(data.minorInternalMm - 0.2);
+        // a taper hole is drilled for its small end
+        const deep = (thread.gaugeLengthMm ?? 0) * thread.taperPerMm;
+        expect(data.tapDrillMm).toBeGreaterThan(data.minorInternalMm - deep - 0.2);
         expect(data.tapDrillMm).toBeLessThan(data.pitchDiameterMm);
         expect(data.minorExternalMm).toBeLessThanOrEqual(data.minorInternalMm + 1e-9);
         if (data.smallEnd) expect(data.smallEnd.majorMm).toBeLessThan(data.majorMm);

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import {
   alsoCalled,
   connectorsWithThread,
+  drillInWords,
   familyById,
   formatConnector,
   formatQuantity,
@@ -56,7 +57,7 @@ export class ThreadCard {
         'pitch',
         `${formatQuantity(thread.pitchMm, 'length', 'metric', { decimals: 3 })} · ${perInch.toFixed(1).replace(/\.0$/, '')} per inch`,
       ],
-      ['tap drill', `${mm(data.tapDrillMm, 1)}${thread.taperPerMm > 0 && thread.system !== 'keg' ? ', then ream' : ''}`],
+      ['tap drill', drillInWords(data, this.system())],
       [this.side() === 'external' ? 'new, over crests' : 'new, across', `${mm(side.min)} to ${mm(side.max)} (${limits.classes})`],
       ...(engaged
         ? [

@@ -4,6 +4,7 @@ import { type AbstractControl, type FormControl, ReactiveFormsModule, type Valid
 import {
   connectorName,
   describeConnector,
+  drillInWords,
   formatConnector,
   formatPortThread,
   formatQuantity,
@@ -85,7 +86,7 @@ export class NotationInput {
             `${formatQuantity(thread.pitchMm, 'length', 'metric', { decimals: 3 })} · ${(25.4 / thread.pitchMm).toFixed(1).replace(/\.0$/, '')} per inch`,
           ],
           ['minor, inside', mm(thread.minorInternalMm)],
-          ['tap drill', mm(thread.tapDrillMm)],
+          ['tap drill', drillInWords(thread, this.system())],
         ]
       : [];
     return {
