@@ -27,30 +27,35 @@ async function measure(name, rounds, work) {
   return { median: times[Math.floor(times.length / 2)], worst: times[times.length - 1] };
 }
 
-/** How often the right thread is named first, and first or second, when the calliper is out by up to a tenth. */
-function namingShare(pitchKnown) {
+/**
+ * How often the right thread is named first, and first or second, when the calliper is out by up to a tenth: over the whole library, or
+ * over the threads that plumbing meets.
+ */
+function namingShare({ pitchKnown, met = false, prior }) {
   let state = 1;
   const chance = () => (state = (state * 16807) % 2147483647) / 2147483647;
   let asked = 0;
   let first = 0;
   let second = 0;
   for (const side of /** @type {const} */ (['external', 'internal']))
-    for (const thread of core.measurableThreads(side))
+    for (const thread of core.measurableThreads(side).filter((t) => !met || core.plumbingPrior(t).weight >= 3))
       for (let i = 0; i < 20; i++) {
-        const named = core.identifyThread({
+        const measured = {
           side,
           diameterMm: core.basicDiameter(thread, side) + (chance() * 2 - 1) * 0.1,
           uncertaintyMm: 0.1,
-          taper: thread.taperPerMm > 0 ? 'tapered' : 'parallel',
+          taper: /** @type {'tapered' | 'parallel'} */ (thread.taperPerMm > 0 ? 'tapered' : 'parallel'),
           ...(pitchKnown ? { pitchMm: thread.pitchMm } : {}),
-        });
+        };
+        const named = core.identifyThread(measured, { prior });
         asked += 1;
         if (named[0]?.designation === thread.designation) first += 1;
         else if (named[1]?.designation === thread.designation) second += 1;
       }
   const percent = (n) => `${((n / asked) * 100).toFixed(1)} %`;
   console.log(
-    `naming within ±0.1 mm, pitch ${pitchKnown ? 'known' : 'unknown'}: ${percent(first)} first, ${percent(first + second)} first or second, of ${asked}`,
+    `naming ${met ? 'threads of plumbing' : 'every thread'} within ±0.1 mm, pitch ${pitchKnown ? 'known' : 'unknown'}, weighed ` +
+      `${prior === 'even' ? 'alike' : 'by plumbing'}: ${percent(first)} first, ${percent(first + second)} first or second, of ${asked}`,
   );
 }
 
@@ -63,8 +68,10 @@ const matrixMs = performance.now() - matrixStart;
 console.log(
   `full mating matrix, ${males.length} males × ${females.length} females, all sizes and seats, from cold: ${matrixMs.toFixed(0)} ms`,
 );
-namingShare(true);
-namingShare(false);
+for (const prior of /** @type {const} */ (['even', 'plumbing'])) {
+  for (const pitchKnown of [true, false]) namingShare({ pitchKnown, prior });
+  namingShare({ pitchKnown: false, met: true, prior });
+}
 
 const { url, databaseUrl, stop } = await throwawayServer();
 try {

@@ -26,6 +26,8 @@ export interface Figures {
   readonly backMm: number | null;
   readonly apartMm: number;
   readonly trials: readonly TriedPart[];
+  /** What the names are weighed by before anything is measured. */
+  readonly prior: 'plumbing' | 'even';
 }
 
 /** A known part that was tried; one without a name is only begun. */
@@ -46,6 +48,7 @@ export const nothingMeasured: Figures = {
   backMm: null,
   apartMm: 4,
   trials: [],
+  prior: 'plumbing',
 };
 
 const KEPT = 'gewinde.bench';
@@ -90,7 +93,7 @@ export class MeasurementStore {
   private readonly named = computed((): { candidates: ThreadCandidate[]; error: ThreadMeasurementError | null } => {
     if (this.empty()) return { candidates: [], error: null };
     try {
-      return { candidates: identifyThread(this.measurement()), error: null };
+      return { candidates: identifyThread(this.measurement(), { prior: this.figures().prior }), error: null };
     } catch (error) {
       if (error instanceof ThreadMeasurementError) return { candidates: [], error };
       throw error;
@@ -117,7 +120,7 @@ export class MeasurementStore {
   }
 
   clear(): void {
-    this.figures.update(({ side }) => ({ ...nothingMeasured, side }));
+    this.figures.update(({ side, prior }) => ({ ...nothingMeasured, side, prior }));
     this.picked.set(null);
   }
 
@@ -150,6 +153,7 @@ function kept(key: string): Figures {
       frontMm: number(read.frontMm),
       backMm: number(read.backMm),
       apartMm: number(read.apartMm) ?? nothingMeasured.apartMm,
+      prior: read.prior === 'even' ? 'even' : 'plumbing',
       trials: (Array.isArray(read.trials) ? read.trials : []).flatMap((trial: Partial<TriedPart> | null) => {
         const result = trialResults.find((r) => r === trial?.result);
         return typeof trial?.known === 'string' && result ? [{ known: trial.known, result, turns: number(trial.turns) }] : [];

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, output, signal, untracked } from '@angular/core';
-import { letters, parseThread, UnknownThreadError, type Connector, type Side } from '@gewinde/core';
+import { letters, metInPlumbing, parseThread, UnknownThreadError, type Connector, type Side } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { CalliperPanel } from './calliper-panel';
 import { CandidateList } from './candidate-list';
@@ -27,6 +27,7 @@ export class NameThread {
   readonly use = output<Connector>();
   protected readonly store = inject(MeasurementStore);
   protected readonly preferences = inject(Preferences);
+  protected readonly met = metInPlumbing;
   protected readonly unknown = signal<string | null>(null);
 
   constructor() {
@@ -44,6 +45,11 @@ export class NameThread {
   protected take(connector: Connector): void {
     this.store.clear();
     this.use.emit(connector);
+  }
+
+  /** Whether what plumbing meets counts, or all threads alike. */
+  protected weigh(event: Event): void {
+    this.store.set({ prior: (event.target as HTMLInputElement).checked ? 'plumbing' : 'even' });
   }
 
   /** Opens the card of a thread by its name. */
