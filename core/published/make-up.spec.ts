@@ -1,4 +1,4 @@
-import { cone24Sizes, flareTorques, mate, parseConnector, taperEngagement, washerFor } from '../src/index.js';
+import { cone24Sizes, flareTorques, mate, parseConnector, taperEngagement, torqueFor, washerFor } from '../src/index.js';
 
 const makeUp = (a: string, b: string) => mate(parseConnector(a), parseConnector(b)).makeUp!;
 
@@ -22,7 +22,7 @@ describe('FAA AC 43.13-1B: aluminium flare nuts, lbf·in (from memory)', () => {
     ['12', 300, 500],
     ['16', 500, 700],
   ])('-%s', (dash, low, high) => {
-    const aluminium = flareTorques(dash).find((t) => t.materials === 'aluminium nut')!;
+    const aluminium = flareTorques(dash).find((t) => t.metal === 'aluminium')!;
     const inch = 0.112985; // N·m
     expect(aluminium.low / (low * inch)).toBeCloseTo(1, 1);
     expect(aluminium.high / (high * inch)).toBeCloseTo(1, 1);
@@ -37,11 +37,35 @@ describe('SAE J1926-3: steel boss studs, N·m (from memory)', () => {
     ['10', 100],
     ['12', 170],
     ['16', 270],
+    ['20', 285],
+    ['24', 370],
   ])('-%s takes about %d', (dash, nominal) => {
-    const { low, high } = makeUp(`orb${dash} m`, `orb${dash} f`);
+    const { low, high } = torqueFor(makeUp(`orb${dash} m`, `orb${dash} f`), 'steel');
     expect(low).toBeLessThanOrEqual(nominal);
     expect(high).toBeGreaterThanOrEqual(nominal);
   });
+});
+
+describe('ISO 6149-3 light series: steel studs in O-ring ports, N·m at the most (from memory)', () => {
+  it.each([
+    ['m10x1', 15],
+    ['m12x1.5', 25],
+    ['m14x1.5', 35],
+    ['m16x1.5', 40],
+    ['m18x1.5', 45],
+    ['m22x1.5', 60],
+    ['m27x2', 100],
+    ['m33x2', 160],
+  ])('%s', (size, most) => expect(torqueFor(makeUp(`${size} m oring`, `${size} f oring`), 'steel').high).toBe(most));
+});
+
+describe('banjo bolts and flanges in aluminium, N·m (common practice)', () => {
+  it.each([
+    ['banjo m10x1', 'm10x1 f washer', 10, 15],
+    ['banjo m12x1.5', 'm12x1.5 f washer', 20, 25],
+    ['flange 2x38 m6 bore 14 m', 'flange 2x38 m6 bore 14', 8, 10],
+    ['flange 2x44 m8 bore 20 m', 'flange 2x44 m8 bore 20', 15, 22],
+  ])('%s', (male, female, low, high) => expect(makeUp(male, female)).toMatchObject({ metal: 'aluminium', low, high }));
 });
 
 describe('taper pipe: turns past finger tight (SAE J514 practice, from memory)', () => {

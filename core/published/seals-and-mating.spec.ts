@@ -43,7 +43,7 @@ describe('which faces seal with which (SAE J514, SAE J1926, ASME B1.20.1, ISO 99
     'xxxxxxllslx',
     'xxxxxxlllsx',
     'xxxllxxxxxs',
-    'xxxssxxxxxl',
+    'xxxslxxxxxl',
   ];
 
   for (const [i, male] of males.entries())
@@ -81,18 +81,25 @@ describe('DIN 7603 form A: flat washers, inside × outside × thickness, mm (fro
 
 describe('ISO 6149-1: port O-rings, inside diameter × section, mm (from memory)', () => {
   it.each([
-    ['10', 8.1, 1.6],
-    ['14', 11.3, 2.2],
-    ['18', 15.3, 2.2],
-    ['22', 19.3, 2.2],
-    ['27', 23.6, 2.9],
-    ['33', 29.6, 2.9],
-  ])('M%s', (thread, insideMm, sectionMm) => expect(metricPortRings[thread]).toEqual({ insideMm, sectionMm }));
+    ['M10x1', 8.1, 1.6],
+    ['M14x1.5', 11.3, 2.2],
+    ['M18x1.5', 15.3, 2.2],
+    ['M22x1.5', 19.3, 2.2],
+    ['M27x2', 23.6, 2.9],
+    ['M33x2', 29.6, 2.9],
+  ])('%s', (thread, insideMm, sectionMm) => expect(metricPortRings[thread]).toEqual({ insideMm, sectionMm }));
+
+  it('are made for one pitch a size, and for no other', () => {
+    expect(Object.keys(metricPortRings)).toHaveLength(12);
+    for (const size of ['m10x1.25', 'm14x2', 'm27x1.5']) expect(outcome(`${size} m oring`, `${size} f oring`)).toBe('leaks');
+    for (const size of Object.keys(metricPortRings)) expect(outcome(`${size} m oring`, `${size} f oring`)).toBe('seals');
+  });
 
   it('sit under the thread they seal: the ring is smaller than the thread, by less than the thread is deep twice over', () => {
     for (const [thread, { insideMm }] of Object.entries(metricPortRings)) {
-      expect(insideMm).toBeLessThan(Number(thread));
-      expect(Number(thread) - insideMm).toBeLessThan(4);
+      const major = Number(/\d+/.exec(thread)![0]);
+      expect(insideMm).toBeLessThan(major);
+      expect(major - insideMm).toBeLessThan(4);
     }
   });
 });

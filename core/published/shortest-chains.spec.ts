@@ -1,6 +1,16 @@
 import graphology from 'graphology';
 import { singleSource } from 'graphology-shortest-path/dijkstra.js';
-import { bareConnector, connectorKey, isPlain, mate, solveChains, standardFittings, type Connector, type Fitting } from '../src/index.js';
+import {
+  bareConnector,
+  connectorKey,
+  isPlain,
+  mate,
+  sizeGroup,
+  solveChains,
+  standardFittings,
+  type Connector,
+  type Fitting,
+} from '../src/index.js';
 
 /**
  * Reference: Dijkstra's algorithm as the package graphology-shortest-path carries it out, on a graph that is built here from the
@@ -17,7 +27,7 @@ for (const name of exposed.keys()) graph.addNode(name);
 for (const [name, c] of exposed)
   for (const f of fittings)
     for (const [inner, outer] of [f.ends, [...f.ends].reverse()] as (readonly [Connector, Connector])[]) {
-      if (bareConnector(inner).size !== bareConnector(c).size || mate(c, inner).outcome !== 'seals') continue;
+      if (sizeGroup(bareConnector(inner)) !== sizeGroup(bareConnector(c)) || mate(c, inner).outcome !== 'seals') continue;
       const weight = JOINT + f.priceMinor!;
       const known = graph.hasEdge(name, connectorKey(outer))
         ? (graph.getEdgeAttribute(name, connectorKey(outer), 'weight') as number)

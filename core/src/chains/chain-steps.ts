@@ -4,7 +4,7 @@ import type { ChainQuery } from './chain.js';
 import { ChainStates, type Transition } from './chain-states.js';
 import { leadStep, ownCost, priceOnly } from './chain-weights.js';
 import { ClosingEnds, LEFT_OPEN, type EndClosing } from './closing-ends.js';
-import type { Bundle, Passage, SealingIndex } from './sealing-index.js';
+import { RISK, type Bundle, type Passage, type SealingIndex } from './sealing-index.js';
 
 /** One more fitting on the run, with what its open ends are given to. */
 export interface ChainStep {
@@ -62,13 +62,14 @@ export class ChainSteps {
     const { connectors } = this.index;
     const aims = turnsFreely(connectors[node]!) || turnsFreely(connectors[bundle.inNode]!);
     const joint = this.jointCost(node, bundle.inNode);
-    const at = bundle.id * 4 + Number(aims) * 2 + Number(joint > 0);
+    const at = bundle.id * 6 + Number(aims) * 3 + (joint >= RISK ? 2 : Number(joint > 0));
     return (this.known[at] ??= this.build(bundle, aims, joint));
   }
 
-  /** What the joint of two connectors costs by the way it seals. */
+  /** What the joint of two connectors costs by the way it seals; one that only does at a risk stands behind every proper one. */
   jointCost(a: number, b: number): number {
-    return this.weights.sealantMinor > 0 && this.index.mating(a, b).kind === 'taper' ? this.weights.sealantMinor : 0;
+    const { kind, risk } = this.index.mating(a, b);
+    return (kind === 'taper' ? this.weights.sealantMinor : 0) + (risk ? RISK : 0);
   }
 
   private build(bundle: Bundle, aims: boolean, joint: number): ChainStep[] {

@@ -73,10 +73,20 @@ describe('what the shop weighs', () => {
   });
 
   it('would rather seal on a face than by sealant on threads', () => {
-    const face = part('m10x1mwasher+an4m', { priceMinor: 1200 });
-    const sealant = part('kegm10x1m+an4m');
-    expect(best([face, sealant], {}, {}, 'm10x1 f washer', 'an4 f swivel')).toEqual([sealant.id]);
-    expect(best([face, sealant], { sealantMinor: 300 }, {}, 'm10x1 f washer', 'an4 f swivel')).toEqual([face.id]);
+    const face = part('npt1/4mcone+npsm1/4fswivel', {
+      priceMinor: 1200,
+      ends: [parseConnector('npsm 1/4 f swivel'), parseConnector('an4 m')],
+    });
+    const sealant = part('npt1/4f+an4m');
+    expect(best([face, sealant], {}, {}, 'npt 1/4 m cone', 'an4 f swivel')).toEqual([sealant.id]);
+    expect(best([face, sealant], { sealantMinor: 300 }, {}, 'npt 1/4 m cone', 'an4 f swivel')).toEqual([face.id]);
+  });
+
+  it('takes a metric taper in a washer port only where nothing proper is to be had, however cheap it is', () => {
+    const proper = [part('m10x1mwasher+an4m', { id: 'one' }), part('an4fswivel+an6m', { id: 'two' })];
+    const keg = part('kegm10x1m+an4m', { priceMinor: 1, ends: [parseConnector('keg m10x1 m'), parseConnector('an6 m')] });
+    expect(best([...proper, keg], {}, {}, 'm10x1 f washer')).toEqual(['one', 'two']);
+    expect(best([keg], {}, {}, 'm10x1 f washer')).toEqual([keg.id]);
   });
 
   it('never outweighs a joint', () => {

@@ -1,6 +1,6 @@
 import type { Fitting } from '../fittings/index.js';
 import type { ChainLink, TakeOff } from './chain.js';
-import type { Bundle, SealingIndex } from './sealing-index.js';
+import { RISK, type Bundle, type SealingIndex } from './sealing-index.js';
 
 /** How an open end can be dealt with: what goes on it, and for whom. */
 export interface EndClosing {
@@ -54,7 +54,7 @@ export class ClosingEnds {
     let best: EndClosing | undefined;
     for (const fitting of this.index.closingsOn(node)) {
       if (!this.allowed(fitting)) continue;
-      const cost = this.cost(fitting, 0, 0);
+      const cost = this.cost(fitting, 0, 0) + (this.index.mating(node, this.index.node(fitting.ends[0]!)).risk ? RISK : 0);
       if (!best || cost < best.cost) best = { fittings: [{ fitting, link: { id: fitting.id, inEnd: 0, outEnd: 0 } }], joints: 1, cost };
     }
     return best;

@@ -22,7 +22,7 @@ describe('the counterpart of a connector', () => {
     ['g 1/4 m cone', 'g 1/4 f cone'],
     ['m14x1.5 f washer', 'm14x1.5 m washer'],
     ['m14x1.5 f oring', 'm14x1.5 m oring'],
-    ['keg m10x1 m', 'm10x1 f washer'],
+    ['keg m10x1 m', 'm10x1 f'],
     ['banjo m12x1.5', 'm12x1.5 f washer'],
     ['banjo 7/16-20', '7/16-20 f washer'],
     ['cone24 m16x1.5 m 10l', 'cone24 m16x1.5 f'],
@@ -45,6 +45,6 @@ describe('the counterpart of a connector', () => {
     });
     // an O-ring port of a thread that has no standard ring, a swivel of another seat than a cone, an NPSM nut that does not swivel
     for (const c of without) expect(['metric', 'g', 'banjo', 'keg', 'bung', 'un', 'bead', 'npsm']).toContain(c.family);
-    expect(without.length).toBeLessThan(220);
+    expect(without.length).toBeLessThan(250);
   });
 });

@@ -1,9 +1,6 @@
 import type { ChainQuery } from './chain.js';
 import type { ChainStep, ChainSteps } from './chain-steps.js';
-import type { SealingIndex } from './sealing-index.js';
-
-/** Joints weigh more than any cost. */
-export const JOINT = 1e10;
+import { JOINT, type SealingIndex } from './sealing-index.js';
 
 /** What is left to the goal, at the least. */
 export interface Remaining {

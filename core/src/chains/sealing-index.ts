@@ -1,7 +1,12 @@
-import { bareConnector, connectorKey, familyById, type Connector } from '../connectors/index.js';
+import { bareConnector, connectorKey, sizeGroup, type Connector } from '../connectors/index.js';
 import { isClosing, isPlain, joinsInside, kindOf, lengthBetween, turnBetween, type Fitting } from '../fittings/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import { counterpart } from './counterpart.js';
+
+/** Joints weigh more than any cost. */
+export const JOINT = 1e10;
+/** A joint that seals at a risk weighs as several proper ones. */
+export const RISK = 4 * JOINT;
 
 /** A way through a fitting: in at one end, out at another. */
 export interface Passage {
@@ -74,7 +79,7 @@ export class SealingIndex {
         }
     }
     this.turns = new Set([...made.values()].filter((b) => isPlain(b.passages[0]!.fitting)).map((b) => b.turn));
-    for (const [node, c] of this.connectors.entries()) pushTo(this.innerBySize, sizeOf(c), node);
+    for (const [node, c] of this.connectors.entries()) pushTo(this.innerBySize, sizeGroup(bareConnector(c)), node);
   }
 
   /** The number of a connector; one the catalogue does not have gets the next. */
@@ -169,15 +174,9 @@ export class SealingIndex {
 
   /** Connectors of the catalogue that seal on this one. */
   private partners(node: number): readonly number[] {
-    const sameSize = this.innerBySize.get(sizeOf(this.connectors[node]!)) ?? [];
+    const sameSize = this.innerBySize.get(sizeGroup(bareConnector(this.connectors[node]!))) ?? [];
     return (this.sealing[node] ??= sameSize.filter((partner) => this.seals(node, partner)));
   }
-}
-
-/** What two connectors must have in common to seal: their size, or of gasket faces no more than that they are faces. */
-function sizeOf(c: Connector): string {
-  const { family, size } = bareConnector(c);
-  return familyById(family).land === 'size' ? family : size;
 }
 
 function pairKey(a: number, b: number): number {

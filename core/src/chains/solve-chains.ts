@@ -4,8 +4,8 @@ import { ChainSteps, type ChainStep } from './chain-steps.js';
 import { checkConstraints } from './check-constraints.js';
 import { findMissingLinks, type MissingLink } from './missing-links.js';
 import { openEnds, type Fitting } from '../fittings/index.js';
-import { JOINT, remainingCost, type Remaining } from './remaining-cost.js';
-import { sealingIndex, type SealingIndex } from './sealing-index.js';
+import { remainingCost, type Remaining } from './remaining-cost.js';
+import { JOINT, sealingIndex, type SealingIndex } from './sealing-index.js';
 
 export interface ChainAnswer {
   readonly chains: Chain[];

@@ -53,6 +53,7 @@ export const commandSchemas = {
       name: component.name,
       note: Type.Optional(component.note),
       part: component.part,
+      metal: component.metal,
     },
     strict,
   ),

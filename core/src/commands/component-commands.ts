@@ -7,7 +7,7 @@ import { MOST_ROWS, type JobDraft } from './job-draft.js';
 import { forgetPlaces, linesOn, listed } from './port-uses.js';
 
 /** A new component at the end of the survey. */
-export function addComponent(draft: JobDraft, { id, kind, name, note = '', part }: CommandOf<'add-component'>): string {
+export function addComponent(draft: JobDraft, { id, kind, name, note = '', part, metal }: CommandOf<'add-component'>): string {
   roomForOne(draft);
   const { components } = draft.document;
   const made: Component = {
@@ -18,6 +18,7 @@ export function addComponent(draft: JobDraft, { id, kind, name, note = '', part 
     note,
     order: draft.nextOrder(components),
     ...(part ? { part } : {}),
+    ...(metal ? { metal } : {}),
     version: 1,
   };
   draft.add('component', made);
@@ -27,9 +28,15 @@ export function addComponent(draft: JobDraft, { id, kind, name, note = '', part 
 
 export function editComponent(draft: JobDraft, { id, version, set }: CommandOf<'edit-component'>): string {
   const before = draft.editable('component', id, version);
-  const { part: was, ...rest } = before;
-  const { part = was, ...fields } = set;
-  const next: Component = { ...rest, ...fields, ...(part ? { part } : {}), ...(set.name === undefined ? {} : { name: set.name.trim() }) };
+  const { part: was, metal: metalWas, ...rest } = before;
+  const { part = was, metal = metalWas, ...fields } = set;
+  const next: Component = {
+    ...rest,
+    ...fields,
+    ...(part ? { part } : {}),
+    ...(metal ? { metal } : {}),
+    ...(set.name === undefined ? {} : { name: set.name.trim() }),
+  };
   draft.put('component', next);
   // the same again takes the threads that the part has now; that it is there or not touches no port
   if (set.part !== undefined && (part?.id !== was?.id || part?.there === was?.there)) settlePartPorts(draft, next, part?.id === was?.id);

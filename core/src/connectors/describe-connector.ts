@@ -4,6 +4,7 @@ import type { Connector } from './connector.js';
 import { bareConnector } from './bare-connector.js';
 import { familyById } from './family.js';
 import { landOf } from './land.js';
+import { flangeFigures } from './sizes-that-meet.js';
 
 export interface ConnectorDescription {
   /** `O-ring boss -10, female`. */
@@ -42,7 +43,10 @@ function sizeInWords({ family: id, size }: Connector): string {
   const { sizeKind } = familyById(id);
   if (sizeKind === 'dash') return formatDash(Number(size));
   if (sizeKind === 'bore') return size.endsWith('mm') ? size.replace('mm', ' mm') : `${size} in`;
-  if (sizeKind === 'flange') return size.replace('2x', 'bolts ').replace(' bore', ' mm apart, bore ') + ' mm';
+  if (sizeKind === 'flange') {
+    const { apartMm, bolt, boreMm } = flangeFigures(size);
+    return `${bolt ?? ''} bolts ${apartMm} mm apart, bore ${boreMm} mm`.trim();
+  }
   return sizeKind === 'land' ? size : size.replace('x', '×');
 }
 
@@ -53,7 +57,7 @@ function seatInWords(c: Connector): string {
     return `${c.gender === 'male' ? 'land' : 'gasket'} ${land.insideMm} to ${land.outsideMm} mm${land.depthMm ? `, groove ${land.depthMm} mm deep` : ''}`;
   const tube = /^(\d+)([ls])$/.exec(seat);
   if (tube) return `tube ${tube[1]} mm ${tube[2] === 'l' ? 'light' : 'heavy'}`;
-  return { oring: 'O-ring', cone: 'cone seat' }[seat] ?? seat;
+  return { oring: 'O-ring', cone: 'cone seat', captive: 'captive ring' }[seat] ?? seat;
 }
 
 const seen = new WeakMap<Connector, Thread | null>();

@@ -1,9 +1,10 @@
-import { dashToMm, fractionToNumber } from '../units/index.js';
+import { dashToMm } from '../units/index.js';
 import { bareConnector } from './bare-connector.js';
 import { connectorThread } from './describe-connector.js';
 import { familyById, type EndShape } from './family.js';
 import { landOf } from './land.js';
 import type { Connector } from './connector.js';
+import { boreSizeMm, flangeFigures } from './sizes-that-meet.js';
 
 /** The metal of one connector end, enough to draw it to scale and to add up a stack. All in mm. */
 export interface EndForm {
@@ -110,8 +111,8 @@ export function endForm(given: Connector): EndForm {
       return { lengthMm: length, reachMm: eye / 2, boreMm: bore * 0.75, hexMm: shoulder, outsideMm: shoulder * 1.12 };
     }
     case 'flange': {
-      const [apart, bore] = flangeFigures(c.size);
-      return { lengthMm: 8, reachMm: 0, boreMm: bore, hexMm: bore * 1.4, outsideMm: apart + 14 };
+      const { apartMm, boreMm } = flangeFigures(c.size);
+      return { lengthMm: 8, reachMm: 0, boreMm, hexMm: boreMm * 1.4, outsideMm: apartMm + 14 };
     }
     case 'face': {
       const { insideMm, outsideMm } = landOf(c)!;
@@ -157,18 +158,6 @@ function taperRow(c: Connector, major: number): readonly [number, number, number
   const row = familyById(c.family).americanEnds ? PIPE_ENDS[c.size] : undefined;
   const length = connectorThread({ ...c, gender: 'male' })?.usefulLengthMm ?? major * 0.7;
   return row ?? [length * 1.15, major * 0.55, major * 1.06];
-}
-
-/** Distance of the bolts and bore of a flange, mm. */
-export function flangeFigures(size: string): [apartMm: number, boreMm: number] {
-  const figures = /^2x([\d.]+) bore([\d.]+)$/.exec(size);
-  if (!figures) throw new RangeError(`No flange "${size}"`);
-  return [Number(figures[1]), Number(figures[2])];
-}
-
-/** Bore of a hose or barb size, mm: `3/8` or `10mm`. */
-export function boreSizeMm(size: string): number {
-  return size.endsWith('mm') ? Number(size.slice(0, -2)) : fractionToNumber(size) * 25.4;
 }
 
 /** A size between two of the table, in their proportion. @throws {RangeError} beside the table */

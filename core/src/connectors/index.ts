@@ -3,7 +3,7 @@ export { boltsOf, formatLand, landOf, readLand, type BoltCircle, type Land } fro
 export { ConnectorSchema } from './connector-schema.js';
 export { families, familyById, hasSize, seatsFor, type Family, type EndShape } from './family.js';
 export { cone24Sizes } from './families/metric-families.js';
-export { inchStraightThreads, flare45Threads } from './families/flare-sizes.js';
+export { inchStraightThreads, flare45Threads, faceSealThreads } from './families/flare-sizes.js';
 export { ConnectorSyntaxError } from './connector-syntax-error.js';
 export { parseConnector } from './parse-connector.js';
 export { formatConnector } from './format-connector.js';
@@ -11,4 +11,5 @@ export { describeConnector, connectorName, connectorThread, type ConnectorDescri
 export { bareConnector } from './bare-connector.js';
 export { connectorsOf, everyConnector } from './every-connector.js';
 export { connectorsWithThread, isMetInPlumbing } from './connectors-with-thread.js';
-export { endForm, shapeOf, boreSizeMm, flangeFigures, type EndForm } from './end-form.js';
+export { endForm, shapeOf, type EndForm } from './end-form.js';
+export { boreSizeMm, flangeFigures, meetInSize, sizeGroup, type FlangeFigures } from './sizes-that-meet.js';

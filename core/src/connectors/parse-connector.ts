@@ -30,7 +30,15 @@ function readSuggesting(text: string): Reading {
     return readWords(text);
   } catch (error) {
     if (error instanceof ConnectorSyntaxError && error.suggestion !== undefined)
-      throw new ConnectorSyntaxError(error.message, error.position, error.length, error.hint, readable(error.suggestion));
+      throw new ConnectorSyntaxError(
+        error.message,
+        error.position,
+        error.length,
+        error.hint,
+        readable(error.suggestion),
+        error.choices,
+        error.part,
+      );
     throw error;
   }
 }
@@ -45,16 +53,28 @@ function readable(text: string | undefined): string | undefined {
   }
 }
 
-function missingFamily({ size }: Reading, text: string): never {
+function missingFamily({ size, gender, seat, swivel }: Reading, text: string): never {
   const at = size ?? { position: 0, text };
-  const guess = size?.kind === 'fraction' ? `npt ${text}` : size?.kind === 'dash' ? `an ${text}` : undefined;
   const hint =
     size?.kind === 'fraction'
       ? 'Say which: npt, r or rc, g, barb, hose or bead.'
       : size?.kind === 'dash'
         ? 'A dash size is not a thread yet: say an, orb or sae45.'
         : 'Say which: an, orb, npt, r, g, m14x1.5, banjo, post, barb.';
-  throw new ConnectorSyntaxError('The family is missing.', at.position, at.text.length, hint, readable(guess));
+  const heads = size?.kind === 'fraction' ? ['npt', 'rc', 'r', 'g', 'barb'] : size?.kind === 'dash' ? ['an', 'orb', 'sae45'] : [];
+  const said = gender ? (gender.gender === 'male' ? ' m' : ' f') : '';
+  // what was said besides must stay: where it does, only the family is open
+  const choices = seat || swivel ? [] : [...new Set(heads.flatMap((head) => wholly(`${head} ${size!.text}${said}`)))];
+  throw new ConnectorSyntaxError('The family is missing.', at.position, at.text.length, hint, undefined, choices);
+}
+
+function wholly(text: string): string[] {
+  try {
+    return [formatConnector(parseConnector(text))];
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError) return [];
+    throw error;
+  }
 }
 
 const EXAMPLES: Readonly<Record<SizeKind, string>> = {
@@ -94,7 +114,7 @@ function sizeOf(reading: Reading, family: Family, text: string): string {
       );
     if (reading.land) return readLandToken(reading.land, reading.circle);
   }
-  if (reading.size) return readSize(reading.size, family, reading.bore);
+  if (reading.size) return readSize(reading.size, family, reading.bore, reading.bolt);
   const example = EXAMPLES[family.sizeKind];
   throw new ConnectorSyntaxError(
     'The size is missing.',
@@ -123,9 +143,22 @@ function genderOf(reading: Reading, family: Family, size: string, text: string):
   if (said) return said.gender;
   if (reading.swivel) return 'female';
   if (family.plainGender) return family.plainGender;
-  const guess = formatConnector({ family: family.id, size, gender: 'female' });
+  const guess = guessed({ family: family.id, size, gender: 'female' }, reading, family);
   const [question, hint] = family.genderQuestion ?? ['Male or female?', 'Add m (thread outside) or f (thread inside).'];
   throw new ConnectorSyntaxError(question, text.trimEnd().length, 1, hint, guess);
+}
+
+/** What would be read if it were female, with all that was said of it; nothing where that does not go together. */
+function guessed(base: Connector, reading: Reading, family: Family): string | undefined {
+  const genders = family.genders.filter((gender) => !reading.seat || seatsFor(family, base.size, gender).includes(reading.seat.seat));
+  const gender = genders.includes('female') ? 'female' : genders[0];
+  if (!gender) return undefined;
+  try {
+    return formatConnector(withOptions({ ...base, gender }, reading, family));
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError) return undefined;
+    throw error;
+  }
 }
 
 function withOptions(base: Connector, reading: Reading, family: Family): Connector {
@@ -134,7 +167,7 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
   if (seat) {
     const allowed = seatsFor(family, base.size, base.gender);
     const fail = (message: string, hint: string): never => {
-      throw new ConnectorSyntaxError(message, seat.token.position, seat.token.text.length, hint, formatConnector(base));
+      throw new ConnectorSyntaxError(message, seat.token.position, seat.token.text.length, hint);
     };
     if (seatsFor(family, base.size, 'male').includes(seat.seat) && base.gender === 'female' && !allowed.includes(seat.seat))
       fail(`Only a male ${family.name} end is ${seat.seat}.`, 'Leave it away.');
@@ -160,20 +193,13 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
   }
   if (swivel) {
     if (!family.maySwivel || base.gender !== 'female')
-      throw new ConnectorSyntaxError(
-        'Only a female nut swivels here.',
-        swivel.position,
-        swivel.text.length,
-        'Leave it away.',
-        formatConnector({ ...base, ...extra }),
-      );
+      throw new ConnectorSyntaxError('Only a female nut swivels here.', swivel.position, swivel.text.length, 'Leave it away.');
     if (extra.seat && family.swivelSeats && !family.swivelSeats.includes(extra.seat))
       throw new ConnectorSyntaxError(
         `A swivel nut has no "${seat!.token.text}".`,
         seat!.token.position,
         seat!.token.text.length,
         'It seals on its cone. Leave the word away.',
-        formatConnector({ ...base, swivel: true }),
       );
     extra.swivel = true;
   }
@@ -208,12 +234,22 @@ function wrapped(reading: Reading, { family, token }: NamedFamily, text: string)
       readable(inner ? undefined : `${text.trim()} orb10 f`),
     );
   const size = sizeOf(reading, carried, text);
-  const gender = genderOf(reading, carried, size, text);
+  const gender = onBung(() => genderOf(reading, carried, size, text));
   const { seat, swivel } = withOptions({ family: carried.id, size, gender }, reading, carried);
   if (swivel)
     throw new ConnectorSyntaxError('A bung does not swivel.', reading.swivel!.position, reading.swivel!.text.length, 'Leave it away.');
   const head = formatConnector({ family: carried.id, size, gender }).slice(0, -2);
   return { family: 'bung', size: head, gender, ...(seat ? { seat } : {}) };
+}
+
+/** A guess of what a bung carries is a bung. */
+function onBung<T>(read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    if (!(error instanceof ConnectorSyntaxError) || !error.suggestion) throw error;
+    throw new ConnectorSyntaxError(error.message, error.position, error.length, error.hint, `bung ${error.suggestion}`, error.choices);
+  }
 }
 
 function article(name: string): string {

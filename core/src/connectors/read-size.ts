@@ -1,15 +1,15 @@
 import { ConnectorSyntaxError } from './connector-syntax-error.js';
 import { hasSize, type Family } from './family.js';
 import { formatLand, landProblem, type Land } from './land.js';
-import { dashToFraction, formatDash } from '../units/index.js';
+import { dashToFraction, formatDash, fractionToNumber } from '../units/index.js';
 import type { Token } from './scan-notation.js';
 
 /** The size a token names in the given family, as that family writes it. @throws {ConnectorSyntaxError} */
-export function readSize(token: Token, family: Family, bore?: Token): string {
+export function readSize(token: Token, family: Family, bore?: Token, bolt?: Token): string {
   const fail = (message: string, hint: string): never => {
     throw new ConnectorSyntaxError(message, token.position, token.text.length, hint);
   };
-  const size = family.sizeKind === 'flange' ? flangeSize(token, bore!, fail) : sizeIn(token, family, fail);
+  const size = family.sizeKind === 'flange' ? flangeSize(token, bore!, bolt, fail) : sizeIn(token, family, fail);
   if (hasSize(family, size)) return size;
   return fail(`${family.name} has no size ${showSize(family, size)}.`, `It comes in ${nearSizes(family, size)}.`);
 }
@@ -21,14 +21,23 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
     case 'dash':
       if (token.kind === 'dash') return number(first);
       if (token.kind === 'number' && /^\d+$/.test(token.text)) return number(token.text);
+      if (token.kind === 'inch-thread') {
+        const dash = threadsOfDashes(family, token);
+        return dash ?? fail(`No ${family.name} has the thread ${inchText(token)}.`, `Its threads are ${threadsOf(family)}.`);
+      }
+      // a flare is named by its tube as well: 3/8 is -6
+      if (token.kind === 'fraction' && family.shape === 'flare') {
+        const dash = fractionToNumber(fractionText(token)) * 16;
+        if (Number.isInteger(dash)) return String(dash);
+      }
       return fail(`${family.name} sizes are dash sizes, not "${token.text}".`, 'Type the dash number: 6 or -6.');
     case 'inch':
       if (token.kind === 'inch-thread') return inchText(token);
       return fail(`"${token.text}" is not an inch thread.`, 'Type diameter and threads per inch: 9/16-18.');
     case 'pipe':
       if (token.kind === 'fraction') return fractionText(token);
-      if (token.kind === 'inch-thread') return (first ?? '').replace(/\s+/g, ' ');
-      if (token.kind === 'number' && Number(token.text) <= 2) return number(token.text);
+      if (token.kind === 'inch-thread') return (first ?? '').replace(/[\s-]+/g, ' ');
+      if (token.kind === 'number' && Number(number(token.text)) <= 2) return eighths(Number(number(token.text))) ?? number(token.text);
       return fail(`"${token.text}" is not a pipe size.`, 'Pipe sizes are written as fractions: 1/8, 1/4, 3/8, 1/2.');
     case 'metric':
       if (token.kind === 'metric') return metricText(token, family, fail);
@@ -42,6 +51,9 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
       if (token.kind === 'millimetres') return `${number(first)}mm`;
       if (token.kind === 'dash') return dashToFraction(Number(first));
       if (token.kind === 'number' && family.sizes.includes(number(token.text))) return number(token.text);
+      // no hose of this trade is that many inches wide
+      if (token.kind === 'number' && family.sizes.includes(`${number(token.text)}mm`)) return `${number(token.text)}mm`;
+      if (token.kind === 'number' && eighths(Number(number(token.text)))) return eighths(Number(number(token.text)))!;
       return fail(
         `"${token.text}" is not a hose bore.`,
         `Type it as ${family.words[0]} 3/8${family.sizes.includes('10mm') ? ` or ${family.words[0]} 10mm` : ''}.`,
@@ -54,14 +66,34 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
 }
 
 /** Bolts and bore of a flange, any that can be: `2x44 bore20`. */
-function flangeSize(bolts: Token, bore: Token, fail: (message: string, hint: string) => never): string {
+function flangeSize(bolts: Token, bore: Token, bolt: Token | undefined, fail: (message: string, hint: string) => never): string {
   if (bolts.kind !== 'bolts') return fail(`"${bolts.text}" is not a pair of bolts.`, 'Type number and distance: 2x44.');
   const apart = Number(bolts.parts[0]!.replace(',', '.'));
   const hole = Number(bore.parts[0]!.replace(',', '.'));
   if (apart < 15 || apart > 150)
     return fail(`Bolts ${apart} mm apart are not a flange of this trade.`, 'It takes 15 to 150 mm. Check the unit.');
   if (hole < 3 || hole >= apart) return fail(`A bore of ${hole} mm does not go between bolts ${apart} mm apart.`, 'Check both figures.');
-  return `2x${apart} bore${hole}`;
+  return `2x${apart}${bolt ? ` ${bolt.text.toLowerCase()}` : ''} bore${hole}`;
+}
+
+/** The dash size of a family that has this inch thread. */
+export function threadsOfDashes(family: Family, token: Token): string | undefined {
+  if (family.sizeKind !== 'dash') return undefined;
+  const wanted = inchText(token);
+  return family.sizes.find((size) => family.thread(size, 'male')?.designation.startsWith(`${wanted} `));
+}
+
+function threadsOf(family: Family): string {
+  return family.sizes.map((size) => family.thread(size, 'male')?.designation.replace(/ \S+$/, '')).join(', ');
+}
+
+/** `1/4` of 0.25; undefined for what is no eighth or sixteenth. */
+function eighths(value: number): string | undefined {
+  const parts = value * 16;
+  if (!Number.isInteger(parts) || Number.isInteger(value)) return undefined;
+  const [whole, rest] = [Math.floor(value), parts % 16];
+  const by = [8, 4, 2, 1].find((n) => rest % n === 0)!;
+  return `${whole ? `${whole} ` : ''}${rest / by}/${16 / by}`;
 }
 
 /** A land, and the bolts round it where they are said: `62x71`, `62x71x2.6 bolts4x88`. @throws {ConnectorSyntaxError} */
@@ -90,7 +122,7 @@ export function readLandToken(token: Token, circle?: Token): string {
 }
 
 function inchText(token: Token): string {
-  return `${(token.parts[0] ?? '').replace(/\s+/g, ' ')}-${token.parts[1]}`;
+  return `${(token.parts[0] ?? '').replace(/[\s-]+/g, ' ')}-${token.parts[1]}`;
 }
 
 function fractionText(token: Token): string {

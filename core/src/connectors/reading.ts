@@ -3,7 +3,18 @@ import type { Gender } from './connector.js';
 import { families, familyById, type Family } from './family.js';
 import { nearestWord } from './nearest-word.js';
 import { scanNotation, type Token } from './scan-notation.js';
-import { FILLER, GENDER_WORDS, SEAT_WORDS, SWIVEL_WORDS, VOCABULARY } from './vocabulary.js';
+import { settleWords } from './settle-words.js';
+import {
+  FAMILY_AND_GENDER,
+  FILLER,
+  FORM_WORDS,
+  GENDER_WORDS,
+  OTHER_TRADES,
+  PART_WORDS,
+  SEAT_WORDS,
+  SWIVEL_WORDS,
+  VOCABULARY,
+} from './vocabulary.js';
 
 export interface NamedFamily {
   readonly family: Family;
@@ -25,13 +36,19 @@ export interface Reading {
   gender?: { readonly gender: Gender; readonly token: Token };
   seat?: { readonly seat: string; readonly token: Token };
   swivel?: Token;
+  /** A bolt without its pitch: of a flange. */
+  bolt?: Token;
+  /** Words that settle nothing by themselves: whose size it is, which of two British threads. */
+  sae?: Token;
+  bsp?: Token;
+  form?: { readonly form: 'taper' | 'parallel'; readonly token: Token };
 }
 
 /** @throws {ConnectorSyntaxError} for a word that has no meaning, or two that say the same thing */
 export function readWords(text: string): Reading {
   const reading: Reading = {};
   for (const token of scanNotation(text)) takeToken(reading, token, text);
-  return reading;
+  return settleWords(reading);
 }
 
 function takeToken(reading: Reading, token: Token, text: string): void {
@@ -55,40 +72,72 @@ function takeToken(reading: Reading, token: Token, text: string): void {
       takeSeat(reading, token, `${Number(token.parts[0])}${token.parts[1]!.toLowerCase()}`);
       return;
     case 'metric':
+      if (/^m[68]$/i.test(token.text) && !reading.bolt) {
+        reading.bolt = token;
+        return;
+      }
+      return takeSize(reading, token);
     case 'bolts':
     case 'inch-thread':
     case 'millimetres':
     case 'fraction':
     case 'dash':
     case 'number':
-      if (reading.size) throw twice(token, `A second size: "${reading.size.text}" stands already.`);
-      reading.size = token;
+      takeSize(reading, token);
   }
 }
 
+function takeSize(reading: Reading, token: Token): void {
+  if (reading.size)
+    throw new ConnectorSyntaxError(
+      `Two sizes: "${reading.size.text}" and "${token.text}".`,
+      token.position,
+      token.text.length,
+      'Keep one of them. A metric thread is typed m14x1.5, an inch thread 9/16-18.',
+    );
+  reading.size = token;
+}
+
 function takeWord(reading: Reading, token: Token, text: string): void {
-  const word = token.text.toLowerCase().replace(/\s/g, '').replace('dry-break', 'drybreak');
-  const family = families.find((f) => f.words.includes(word));
+  const word = token.word ?? token.text.toLowerCase();
+  const both = FAMILY_AND_GENDER.get(word);
+  const family = both ? familyById(both[0]) : families.find((f) => f.words.includes(word));
   if (family?.wraps) {
     if (reading.wrapper) throw twice(token, `Two of them: "${reading.wrapper.token.text}" and "${token.text}".`);
     reading.wrapper = { family, token, word };
   } else if (family) {
     reading.family = oneOf(reading.family, { family, token, word });
-  } else if (GENDER_WORDS.has(word)) {
-    if (reading.gender) throw twice(token, 'Male or female is said twice.');
-    reading.gender = { gender: GENDER_WORDS.get(word)!, token };
-  } else if (SEAT_WORDS.has(word)) takeSeat(reading, token, SEAT_WORDS.get(word)!);
+    if (both) takeGender(reading, both[1], token);
+  } else if (GENDER_WORDS.has(word)) takeGender(reading, GENDER_WORDS.get(word)!, token);
+  else if (SEAT_WORDS.has(word)) takeSeat(reading, token, SEAT_WORDS.get(word)!);
+  else if (FORM_WORDS.has(word)) reading.form = { form: FORM_WORDS.get(word)!, token };
   else if (SWIVEL_WORDS.includes(word)) reading.swivel = token;
+  else if (word === 'sae' || word === 'bsp') reading[word] = token;
+  else if (PART_WORDS.includes(word)) throw partWord(token, word);
   else if (!FILLER.includes(word)) throw unknownWord(token, word, text);
 }
 
-/** "hose barb" is one family in two words, of which the last counts; "post … land 58x82" says what lies round the post. */
+function takeGender(reading: Reading, gender: Gender, token: Token): void {
+  if (reading.gender && reading.gender.gender !== gender) throw twice(token, 'Male and female are both said.');
+  reading.gender = { gender, token };
+}
+
+/** Words that only tell whose size it is, beside another family: `an 6 orb`. */
+const SIZE_ONLY = ['an', 'jic'];
+
+/** "hose barb", "an flare" say one family in two words; "an 6 orb" is a boss; "post … land 58x82" says what lies round the post. */
 function oneOf(before: NamedFamily | undefined, next: NamedFamily): NamedFamily {
   if (!before) return next;
-  if (before.family === next.family && next.family.genderWords) return next;
+  if (before.family === next.family) return next;
   const both = [before, next];
   const round = both.find(({ family }) => family.land === 'seat');
   if (round && both.some(({ family }) => family.land === 'size')) return round;
+  const sized = both.find(({ word }) => SIZE_ONLY.includes(word));
+  const other = both.find((named) => named !== sized)!;
+  if (sized && other.family.sizeKind === 'dash') return other;
+  const flare = both.find(({ word }) => word === 'flare');
+  const kind = both.find((named) => named !== flare)!;
+  if (flare && kind.family.shape !== 'boss' && /flare|cone/.test(kind.family.name)) return kind;
   throw twice(next.token, `Two families: "${before.token.text}" and "${next.token.text}".`);
 }
 
@@ -102,11 +151,38 @@ function twice(token: Token, message: string): ConnectorSyntaxError {
   return new ConnectorSyntaxError(message, token.position, token.text.length, 'Keep one of them.');
 }
 
+function partWord(token: Token, word: string): ConnectorSyntaxError {
+  return new ConnectorSyntaxError(
+    `"${token.text}" is a part, not an end.`,
+    token.position,
+    token.text.length,
+    'Type only what it screws on or into; the part itself is found in the store.',
+    undefined,
+    [],
+    word,
+  );
+}
+
 function unknownWord(token: Token, word: string, text: string): ConnectorSyntaxError {
-  const meant = nearestWord(word, VOCABULARY);
+  const trade = OTHER_TRADES.get(word);
+  const at = [token.position, token.text.length] as const;
+  if (trade)
+    return new ConnectorSyntaxError(`"${token.text}" is ${trade}: it is not read here.`, ...at, 'Measure the thread on the bench.');
+  const meant = slipOf(word);
   const suggestion = meant && text.slice(0, token.position) + meant + text.slice(token.position + token.text.length);
-  const hint = meant ? `Did you mean "${meant}"?` : `Families read here: ${families.map((f) => f.words[0]).join(', ')}.`;
-  return new ConnectorSyntaxError(`"${token.text}" is not a word of the notation.`, token.position, token.text.length, hint, suggestion);
+  const hint = meant ? `Did you mean "${meant}"?` : 'Threads are typed as an6, orb10, npt 1/8, r 1/8, g 1/4, m14x1.5 or 9/16-18.';
+  return new ConnectorSyntaxError(`"${token.text}" is not a word of the notation.`, ...at, hint, suggestion);
+}
+
+/**
+ * The word that a typing slip was meant to be. Of two or three letters only a swap or a doubled one is a slip: another letter is another
+ * thread.
+ */
+function slipOf(word: string): string | undefined {
+  const meant = nearestWord(word, VOCABULARY);
+  if (!meant) return undefined;
+  const letters = (text: string): string => [...new Set(text)].sort().join('');
+  return Math.min(word.length, meant.length) > 3 || letters(word) === letters(meant) ? meant : undefined;
 }
 
 /** The family that is said, or that the size alone makes plain: a metric or an inch thread. */

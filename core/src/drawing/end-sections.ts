@@ -88,7 +88,7 @@ export function endSections(given: Connector, boreMm: number): EndSections {
       };
     }
     case 'flange': {
-      const [apart] = flangeFigures(c.size);
+      const apart = flangeFigures(c.size).apartMm;
       return { body: [{ from: -form.lengthMm, to: 0, radius: apart / 2 + 7, bore: form.boreMm / 2 }] };
     }
     case 'coupling':

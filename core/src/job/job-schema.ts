@@ -32,6 +32,9 @@ export const componentKinds = [
   'other',
 ] as const;
 
+/** What a component's ports are cut in; aluminium is what is tightened for where nothing is said. */
+export const componentMetals = ['aluminium', 'cast iron', 'steel', 'brass', 'plastic'] as const;
+
 /** The part of the catalogue that a component is: its ends are ports of the component. */
 export const ComponentPartSchema = Type.Object(
   {
@@ -49,6 +52,7 @@ export const ComponentFields = Type.Object(
     note: Note,
     order: Order,
     part: Type.Optional(Type.Union([ComponentPartSchema, Type.Null()])),
+    metal: Type.Optional(Type.Union([OneOf(componentMetals), Type.Null()])),
   },
   { additionalProperties: false },
 );
@@ -100,4 +104,5 @@ export type Component = Static<typeof ComponentSchema>;
 export type Port = Static<typeof PortSchema>;
 export type Sensor = Static<typeof SensorSchema>;
 export type JobDocument = Static<typeof JobDocumentSchema>;
+export type ComponentMetal = (typeof componentMetals)[number];
 export type ComponentKind = (typeof componentKinds)[number];

@@ -61,9 +61,9 @@ function parsePart(parts: readonly string[], i: number, at: number): Connector {
     return parseConnector(part);
   } catch (error) {
     if (!(error instanceof ConnectorSyntaxError)) throw error;
-    const { message, position, length, hint, suggestion } = error;
-    const whole = suggestion && parts.map((p, j) => (j === i ? suggestion : p.trim())).join(' | ');
-    throw new ConnectorSyntaxError(message, at + position, length, hint, whole);
+    const { message, position, length, hint, suggestion, choices } = error;
+    const whole = (text: string): string => parts.map((p, j) => (j === i ? text : p.trim())).join(' | ');
+    throw new ConnectorSyntaxError(message, at + position, length, hint, suggestion && whole(suggestion), choices.map(whole), error.part);
   }
 }
 

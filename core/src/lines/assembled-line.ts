@@ -2,7 +2,7 @@ import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import { portCases, type Component, type Line, type LineWay, type Piece, type Port } from '../job/index.js';
-import type { Mating } from '../seals/index.js';
+import type { Mating, Metal } from '../seals/index.js';
 import type { Finding } from './findings.js';
 
 /** A fitting in its place: it meets what comes before with the one end, what comes after with the other. */
@@ -90,6 +90,8 @@ export interface LineJoint {
   readonly connectors?: readonly [Connector, Connector];
   /** Where a port may be several: the worst of the verdicts. */
   readonly mating: Mating;
+  /** What the two sides are made of, as far as tightening goes; aluminium where it is not said. */
+  readonly metals?: readonly [Metal, Metal];
   /** The verdict holds for what a port may be, not for what it is known to be. */
   readonly uncertain?: boolean;
 }

@@ -1,7 +1,7 @@
 import type { Connector } from '../connectors/index.js';
 import { constructionById, hoseJoint } from '../hose/index.js';
 import { besides, branchKeys, hoseJointId, jointId } from '../job/index.js';
-import { mate, type Mating } from '../seals/index.js';
+import { makeUpBetween, mate, metalOf, type Mating, type Metal } from '../seals/index.js';
 import {
   terminalCases,
   terminalName,
@@ -22,6 +22,7 @@ interface Facing {
   readonly key: string;
   /** What it is; several where a port may be one of them. */
   readonly cases: readonly Connector[];
+  readonly metal: Metal;
 }
 
 /** The joints of a line, numbered from port A to port B; those on a branch follow the joint before their tee. */
@@ -48,13 +49,13 @@ function inWay(way: AssembledWay, pieces: readonly AssembledPiece[]): Unnumbered
       ...(piece ? { piece } : {}),
       title: `${one.what} to ${other.what.toLowerCase()}`,
       parts: [one.name, other.name],
-      ...worstOf(one.cases, other.cases),
+      ...tightened(worstOf(one.cases, other.cases), [one.metal, other.metal]),
       ...(branch ? { branch } : {}),
     });
   };
   let exposed = facing(from, before, near);
   fittings.forEach(({ fitting, inEnd, outEnd, key }, i) => {
-    const adapter = { what: 'Adapter', name: fitting.name, key } as const;
+    const adapter = { what: 'Adapter', name: fitting.name, key, metal: metalOf(fitting.material) } as const;
     join(exposed, { ...adapter, cases: [fitting.ends[inEnd]!] });
     for (const branch of branches.filter((b) => b.at === i)) alongBranch(way, i, branch, join);
     exposed = { ...adapter, cases: [fitting.ends[outEnd]!] };
@@ -65,8 +66,16 @@ function inWay(way: AssembledWay, pieces: readonly AssembledPiece[]): Unnumbered
 
 function facing(terminal: Terminal, key: string, cases: readonly Connector[]): Facing {
   return terminal.kind === 'port'
-    ? { what: 'Port', name: terminalName(terminal), key, cases }
-    : { what: 'Hose end', name: terminal.hoseEnd!.name, key, cases };
+    ? { what: 'Port', name: terminalName(terminal), key, cases, metal: metalOf(terminal.component.metal ?? terminal.part?.material) }
+    : { what: 'Hose end', name: terminal.hoseEnd!.name, key, cases, metal: metalOf(undefined) };
+}
+
+/** The make-up for the metals that meet: the weaker of the two says how tight. */
+function tightened<T extends Pick<LineJoint, 'mating'>>(joint: T, metals: readonly [Metal, Metal]): T & Pick<LineJoint, 'metals'> {
+  const { makeUp, ...mating } = joint.mating;
+  if (!makeUp) return joint;
+  const between = makeUpBetween(makeUp, ...metals);
+  return { ...joint, metals, mating: between === makeUp ? joint.mating : { ...mating, ...(between ? { makeUp: between } : {}) } };
 }
 
 const BAD = { seals: 0, leaks: 1, 'does-not-join': 2 } as const satisfies Record<Mating['outcome'], number>;
@@ -100,14 +109,17 @@ function alongBranch(
   const stood = kept.chosen!.branches.find((b) => b.at === at && b.end === branch.end)!;
   const keys = branchKeys(key, stood);
   const place = { at, end: branch.end };
-  let exposed: Facing = { what: 'Branch', name: fitting.name, key: keys[0]!, cases: [fitting.ends[branch.end]!] };
+  const metal = metalOf(fitting.material);
+  let exposed: Facing = { what: 'Branch', name: fitting.name, key: keys[0]!, cases: [fitting.ends[branch.end]!], metal };
   branch.fittings.forEach(({ fitting: part, inEnd, outEnd }, i) => {
     const what = part.ends.length === 1 ? 'Plug' : 'Adapter';
-    join(exposed, { what, name: part.name, key: keys[i + 1]!, cases: [part.ends[inEnd]!] }, place);
-    exposed = { what: 'Adapter', name: part.name, key: keys[i + 1]!, cases: [part.ends[outEnd]!] };
+    const own = { name: part.name, key: keys[i + 1]!, metal: metalOf(part.material) };
+    join(exposed, { what, ...own, cases: [part.ends[inEnd]!] }, place);
+    exposed = { what: 'Adapter', ...own, cases: [part.ends[outEnd]!] };
   });
   const { sensor } = branch;
-  if (sensor) join(exposed, { what: 'Sensor', name: sensor.name, key: 'sensor', cases: [sensor.connector] }, place);
+  if (sensor)
+    join(exposed, { what: 'Sensor', name: sensor.name, key: 'sensor', cases: [sensor.connector], metal: metalOf(undefined) }, place);
 }
 
 /**

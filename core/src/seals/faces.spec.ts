@@ -61,7 +61,7 @@ describe('a gasket face', () => {
     ['land 58x900', /not one of this trade/],
     ['groove 62x71 62x71', /second one/],
     ['groove 62x71 m14x1.5', /no thread/],
-    ['land 58x84 f m', /said twice/],
+    ['land 58x84 f m', /both said/],
     ['groove 62x71 f', /groove is male/],
     ['orb10 f 62x71', /no land for a gasket/],
     ['groove 62x71 bolts 1x88', /do not hold a face/],

@@ -1,9 +1,11 @@
 export { mate } from './mate.js';
 export type { Mating, Consumable, SealKind } from './mating.js';
-export { flareTorques, studTorques, type MakeUp, type TorqueChoice } from './make-up.js';
+export { metalOf, metals, weakerOf, type Metal } from './metals.js';
+export { makeUpBetween, torqueFor, type MakeUp } from './make-up.js';
+export { flareTorques, type TorqueChoice } from './torques.js';
 export { formatMakeUp } from './format-make-up.js';
 export { bestInGroove, ringInGroove, type RingInGroove } from './groove.js';
-export { bossRings, faceRings, portRing, metricPortRings, studRings, type ORing } from './o-rings.js';
+export { bossRings, captiveRings, faceRings, portRing, metricPortRings, studRings, type ORing } from './o-rings.js';
 export { washerFor, bondedWasherFor, bondedWashers, flatWashers, type Washer } from './washers.js';
 export { compounds, compoundsFor, type Compound, type Suits } from './compounds.js';
 export { sealants, type Sealant, type SealantPlace } from './sealants.js';

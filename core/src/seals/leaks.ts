@@ -14,27 +14,51 @@ const reasons: Readonly<Record<string, string>> = {
   'cone24>cone24': 'Light and heavy series share this thread: the tubes differ, and so do the cones.',
   'g>rp': 'A parallel male in a parallel hole made for a taper: nothing wedges, and there is no face for a washer.',
   'npsm>npsm': 'Parallel threads seal on nothing; without the swivel there is no 30° nose.',
-  'un>orb': 'The boss is chamfered for an O-ring: a washer loses most of its face there and weeps.',
+  'washer>orb': 'The boss is chamfered for an O-ring: a washer loses most of its face there and weeps.',
+  'cone30>flare37': 'A 30° cone touches a 37° seat on one thin line: it weeps, and the seat is marked for good.',
+  'flare37>orfs': 'A flare nose does not reach the flat sleeve of a face seal.',
+  'orfs>flare37': 'A face seal is flat: the seat of a flare nut never touches it.',
+  'keg>metric':
+    'The port is chamfered for an O-ring, and the chamfer takes the few threads that a metric taper wedges on: it does not hold.',
 };
 
 /** Words for two connectors whose threads are the same and whose seal faces are not. */
 export function leakReason(male: Connector, female: Connector, designation: string): string {
-  const known = reasons[`${male.family}>${female.family}`];
+  const washer = male.seat === 'washer' ? reasons[`washer>${female.family}`] : undefined;
+  const known = seatToSay(male, female) ?? reasons[`${male.family}>${female.family}`] ?? washer;
   return `Same ${designation} thread, another seal. ${known ?? seatReason(male, female)}`;
 }
 
 function seatReason(male: Connector, female: Connector): string {
   const missed = landMissed(male, female);
   if (missed) return missed;
+  const asked = seatToSay(male, female);
+  if (asked) return asked;
   const alone = [male, female].map((c) => familyById(c.family).threadAlone).find((why) => why !== undefined);
   if (alone) return alone;
   if (male.family !== female.family) return 'Their seal faces are not made for one another: the thread holds, and oil comes past it.';
   if (male.family === 'g' && male.seat) return 'Cone, washer and O-ring seat at different places: nothing touches where it should.';
   if (male.family === 'g') return 'Parallel threads seal on nothing: say what the male seals with, a washer, an O-ring or a cone.';
   if (!male.seat || !female.seat) return 'Parallel threads seal on nothing: say what the seat is, a washer on a flat face or an O-ring.';
+  if (male.seat === 'captive') return 'The port is chamfered for an O-ring: the captive ring needs a flat face and is cut by the edge.';
   if (male.seat === 'washer') return 'The port is chamfered for an O-ring: a washer loses most of its face there and weeps.';
   if (female.seat === 'washer') return 'The port has a flat face without a chamfer: the O-ring is crushed and cut instead of seated.';
   return 'This thread has no standard O-ring for such a port.';
+}
+
+/** An inch or metric thread whose seat is not said may be two things: which they are is asked. */
+function seatToSay(male: Connector, female: Connector): string | undefined {
+  const open = [male, female].find((c) => c.family === 'un' && !c.seat);
+  if (!open) return undefined;
+  const dash = familyById('orb').sizes.find((size) => familyById('orb').thread(size, 'male')?.designation.startsWith(`${open.size} `));
+  const { gender } = open;
+  if (gender === 'female')
+    return dash
+      ? `Say what the seat of the ${open.size} port is: chamfered for an O-ring (orb${dash} f), or a flat face for a washer (${open.size} f washer).`
+      : `Say what the seat of the ${open.size} port is: a flat face for a washer is ${open.size} f washer.`;
+  return dash
+    ? `Say what the ${open.size} male seals with: an O-ring under its hex (orb${dash} m), a washer (${open.size} m washer) or its nose (an${dash} m).`
+    : `Say what the ${open.size} male seals with: with a washer it is ${open.size} m washer.`;
 }
 
 /** Pipe threads of either world: where one starts in the other it is screwed in with sealant, and leaks later. */
@@ -45,14 +69,27 @@ const KINDRED_TURNS = 1;
 
 /** Whether a pipe thread goes so far into another pipe thread that somebody will call it tight. */
 export function wedges(outside: Thread, inside: Thread, fit: ThreadFit): boolean {
+  if (pickedUpByWrench(outside, inside, fit)) return true;
   if (!PIPE.includes(outside.system) || !PIPE.includes(inside.system)) return false;
   if (fit.verdict === 'loose') return fit.engagement > 0.5;
   const kindred = outside.flankAngleDeg === inside.flankAngleDeg && Math.abs(outside.pitchMm - inside.pitchMm) < 0.01;
   return fit.verdict === 'binds' && fit.turnsToBind! >= (kindred ? KINDRED_TURNS : HOLDS_TURNS) && fit.engagement > 0.5;
 }
 
+/** Play that a wrench overcomes at the first thread of two tapers, mm. Common practice. */
+const FORCED_MM = 0.2;
+
+/** Two taper pipe threads of one size from either world that do not start by hand: the wrench picks them up for a turn or two. */
+function pickedUpByWrench(outside: Thread, inside: Thread, { verdict, playMm }: ThreadFit): boolean {
+  const pair = `${outside.system}>${inside.system}`;
+  const worlds = ['NPT>Rc', 'NPTF>Rc', 'R>NPT', 'R>NPTF'].includes(pair);
+  return worlds && verdict === 'no-entry' && playMm > -FORCED_MM && Math.abs(outside.majorMm - inside.majorMm) < 1;
+}
+
 /** What will happen with two pipe threads that engage without belonging together. */
-export function wedgeReason(male: Connector, outside: Thread, inside: Thread, fit: ThreadFit): string {
+export function wedgeReason(male: Connector, female: Connector, outside: Thread, inside: Thread, fit: ThreadFit): string {
+  if (pickedUpByWrench(outside, inside, fit))
+    return `${outside.designation} hardly starts in ${inside.designation} by hand; by wrench it picks up a turn or two on another pitch and other flanks, and feels tight. That is what makes it dangerous: it leaks when it gets hot, or the housing cracks.`;
   const turns = fit.turnsToBind === undefined ? 'all the way' : `about ${turnsInWords(fit.turnsToBind)}`;
   const start = `${outside.designation} goes ${turns} into ${inside.designation}`;
   const pitches = Math.abs(outside.pitchMm - inside.pitchMm) > 0.01;
@@ -61,6 +98,8 @@ export function wedgeReason(male: Connector, outside: Thread, inside: Thread, fi
     return `${start} and jams on ${[pitches ? 'another pitch' : '', flanks ? 'other flanks (55° against 60°)' : ''].filter(Boolean).join(' and ')}: a spiral gap stays open under the sealant. It leaks when it gets hot, or the housing cracks.`;
   if (inside.system === 'NPSM')
     return `${start}, but a swivel seals on its 30° nose and this bore has no seat. With the seat machined it is npt ${male.size} m cone.`;
+  if (male.family === 'r' && inside.system === 'G' && female.swivel && male.seat === undefined)
+    return `${start} and wedges at its mouth only. If the mouth of the male has a 60° cone, a swivel seals on that, dry: then it is r ${male.size} m cone.`;
   if (outside.taperPerMm > 0)
     return `${start} and wedges at its mouth only. The trade gets away with it cold, with sealant; the parallel hole is not made for it and splits.`;
   if (inside.taperPerMm > 0) return `${start}: a parallel male bottoms on a taper, two threads carry and nothing fills the rest. It weeps.`;

@@ -1,5 +1,5 @@
 import { everyConnector, familyById, parseConnector } from '../connectors/index.js';
-import { bossRings, mate, metricPortRings, washerFor } from './index.js';
+import { bossRings, mate, metricPortRings, torqueFor, washerFor } from './index.js';
 import { formatMakeUp } from './format-make-up.js';
 
 const makeUp = (a: string, b: string) => mate(parseConnector(a), parseConnector(b)).makeUp!;
@@ -29,10 +29,22 @@ describe('make-up', () => {
     expect(sealed).toBeGreaterThan(600);
   });
 
-  it('takes a hollow banjo bolt to about two thirds of a solid stud', () => {
-    const solid = makeUp('m14x1.5 m washer', 'm14x1.5 f washer');
-    const hollow = makeUp('banjo m14x1.5', 'm14x1.5 f washer');
-    expect(hollow.high / solid.high).toBeCloseTo(2 / 3, 1);
+  it('takes a hollow bolt no tighter than a solid one, and crushes its copper in aluminium', () => {
+    for (const size of ['m10x1', 'm12x1.5', 'm14x1.5', 'm16x1.5', 'm18x1.5', 'm22x1.5']) {
+      const [solid, hollow] = [makeUp(`${size} m washer`, `${size} f washer`), makeUp(`banjo ${size}`, `${size} f washer`)];
+      for (const metal of ['aluminium', 'steel'] as const)
+        expect(torqueFor(hollow, metal).high).toBeLessThanOrEqual(torqueFor(solid, metal).high);
+      expect(torqueFor(hollow, 'aluminium').high).toBeLessThanOrEqual(torqueFor(hollow, 'steel').high);
+    }
+  });
+
+  it('draws a bulkhead no tighter than the aluminium flare nut of its size', () => {
+    for (const size of familyById('bulkhead').sizes) {
+      const locknut = makeUp(`bulkhead an${size} m`, `bulkhead an${size} f`);
+      const nut = torqueFor(makeUp(`an${size} m`, `an${size} f`), 'aluminium');
+      expect([locknut.low, locknut.high]).toEqual([nut.low, nut.high]);
+      expect(locknut.torques).toHaveLength(1);
+    }
   });
 
   it('puts the torque of an adjustable end on its locknut', () => expect(makeUp('orb6 m adjustable', 'orb6 f').note).toContain('locknut'));

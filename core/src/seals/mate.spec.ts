@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { bareConnector, everyConnector, families, parseConnector, type Connector } from '../connectors/index.js';
-import { bondedWasherFor, compounds, compoundsFor, flareTorques, formatMakeUp, mate, sealants, studTorques, washerFor } from './index.js';
+import {
+  bondedWasherFor,
+  compounds,
+  compoundsFor,
+  flareTorques,
+  formatMakeUp,
+  mate,
+  sealants,
+  makeUpBetween,
+  metalOf,
+  washerFor,
+} from './index.js';
 
 const joint = (a: string, b: string) => mate(parseConnector(a), parseConnector(b));
 
@@ -63,7 +74,14 @@ describe('mate', () => {
     ['cone24 m16x1.5 m 10l', 'cone24 m16x1.5 f 8s', /tubes differ/],
     ['m20x1.5 m washer', 'post m20x1.5 f', /only the gasket/],
     ['inverted 3/16 m', 'an3 f', /its own seat/],
-    ['flange 2x44 bore 20', 'flange 2x44 bore 16', /16 mm against 20 mm/],
+    ['keg m14x1.5 m', 'm14x1.5 f oring', /chamfer takes the few threads/],
+    ['orb8 m', '3/4-16 f', /Say what the seat of the 3\/4-16 port is: chamfered for an O-ring \(orb8 f\), or .*3\/4-16 f washer/],
+    ['3/4-16 m', 'orb8 f', /orb8 m.*3\/4-16 m washer.*an8 m/],
+    ['m14x1.5 m captive', 'm14x1.5 f oring', /captive ring needs a flat face/],
+    ['m14x2 m oring', 'm14x2 f oring', /no standard O-ring/],
+    ['npt 1/8 m', 'rc 1/8 f', /by wrench it picks up a turn or two/],
+    ['r 1/8 m', 'g 1/8 f swivel', /r 1\/8 m cone/],
+    ['jis 1/4 m', 'g 1/4 f swivel', /touch it on one thin line|30° cone/],
     ['m18x1.5 m washer', 'cone24 m18x1.5 f swivel', /not made for one another/],
   ])('%s into %s screws in and leaks', (a, b, reason) => {
     const found = joint(a, b);
@@ -81,7 +99,7 @@ describe('mate', () => {
     ['barb 3/8', 'hose 1/2', /the size of what it goes over/],
     ['barb 3/8', 'npt 1/8 f', /nothing in common/],
     ['banjo m12x1.5', 'm14x1.5 f washer', /./],
-    ['npt 1/8 m', 'rc 1/8 f', /does not start/],
+    ['orfs4 m', 'orb4 f', /./],
     ['sae45-6 m', 'an6 f swivel', /does not start/],
     ['m22x1.5 m washer', 'orb10 f', /half a turn/],
     ['post 3/4-16 m', 'post m20x1.5 f', /rocks, then binds/],
@@ -152,26 +170,86 @@ describe('seal data', () => {
     expect(sealants.every((s) => s.why.length > 20)).toBe(true);
   });
 
-  it('takes a flare and a stud to less torque in aluminium', () => {
+  it('heads a joint with the figure of the weaker metal, aluminium where it is not said', () => {
     for (const dash of ['4', '6', '8', '10', '12', '16']) {
-      const [steel, aluminium] = flareTorques(dash);
+      const [aluminium, steel] = flareTorques(dash);
+      expect([aluminium!.metal, steel!.metal]).toEqual(['aluminium', 'steel']);
       expect(aluminium!.high).toBeLessThan(steel!.low);
     }
-    const [steel, aluminium] = studTorques(joint('m14x1.5 m washer', 'm14x1.5 f washer').makeUp!);
-    expect(aluminium!.high / steel!.high).toBeCloseTo(0.6, 1);
-    expect(studTorques(joint('npt 1/8 m', 'npt 1/8 f').makeUp!)).toEqual([]);
+    const boss = joint('orb6 m', 'orb6 f').makeUp!;
+    expect(boss).toMatchObject({ metal: 'aluminium', low: 18, high: 21 });
+    expect(makeUpBetween(boss, 'steel', 'steel')).toMatchObject({ metal: 'steel', low: 30, high: 35 });
+    expect(makeUpBetween(boss, 'steel', 'aluminium')).toMatchObject({ metal: 'aluminium', low: 18, high: 21 });
+    expect(makeUpBetween(boss, 'brass', 'steel')).toMatchObject({ metal: 'brass', low: 18, high: 21 });
+    expect(makeUpBetween(boss, 'plastic', 'steel')).toBeUndefined();
+    expect(makeUpBetween(joint('an6 m', 'an6 f').makeUp!, 'steel', 'steel')).toMatchObject({ kind: 'flats', low: 1, high: 1.5 });
+    expect(joint('npt 1/8 m', 'npt 1/8 f').makeUp!.torques).toBeUndefined();
+  });
+
+  it.each([
+    ['cast iron', 'steel'],
+    ['stainless', 'steel'],
+    ['Aluminium 6061', 'aluminium'],
+    ['brass', 'brass'],
+    ['nylon', 'plastic'],
+    [undefined, 'aluminium'],
+    ['unobtainium', 'aluminium'],
+  ])('takes a part of %s for %s', (word, metal) => expect(metalOf(word)).toBe(metal));
+
+  it.each([
+    ['flange 2x38 bore 14', 'flange 2x38.1 bore 14 m', /^A gasket between two flat, clean faces\.$/, 8, 10],
+    ['flange 2x44 bore 20', 'flange 2x44 bore 16 m', /steps from 20 to 16 mm/, 8, 10],
+    ['flange 2x44 bore 18', 'flange 2x44 m8 bore 16 m', /steps from 18 to 16 mm/, 15, 22],
+    ['flange 2x38 m6 bore 14', 'flange 2x38 bore 14 m', /clean faces/, 8, 10],
+  ])('%s under %s seals, its bolts in aluminium', (a, b, reason, low, high) => {
+    const found = joint(a, b);
+    expect([found.outcome, found.makeUp!.low, found.makeUp!.high]).toEqual(['seals', low, high]);
+    expect(found.reason).toMatch(reason);
+  });
+
+  it.each([
+    ['barb 19mm', 'hose 3/4', 'seals'],
+    ['bead 5/8', 'hose 16mm', 'seals'],
+    ['barb 5/16', 'hose 8mm', 'seals'],
+    ['barb 10mm', 'hose 3/8', 'seals'],
+    ['barb 1', 'hose 25mm', 'seals'],
+    ['barb 12mm', 'hose 1/2', 'does-not-join'],
+    ['barb 6mm', 'hose 1/4', 'does-not-join'],
+  ])('%s in %s: %s', (a, b, outcome) => expect(joint(a, b).outcome).toBe(outcome));
+
+  it.each([
+    ['keg m14x1.5 m', 'm14x1.5 f', undefined],
+    ['keg m14x1.5 m', 'm14x1.5 f washer', /stud with its washer is the proper part/],
+    ['m14x1.5 m washer', 'm14x1.5 f washer', undefined],
+  ])('%s in %s seals, at a risk or not', (a, b, risk) => {
+    const found = joint(a, b);
+    expect(found.outcome).toBe('seals');
+    if (risk) expect(found.risk).toMatch(risk);
+    else expect(found.risk).toBeUndefined();
+  });
+
+  it('has one face for every seal of a British parallel port, whatever it is called', () => {
+    for (const male of ['g 1/4 m washer', 'g 1/4 m oring', 'g 1/4 m captive'])
+      for (const female of ['g 1/4 f', 'g 1/4 f washer', 'g 1/4 f oring']) expect(joint(male, female).outcome).toBe('seals');
+    expect(joint('r 1/4 m cone', 'g 1/4 f swivel')).toMatchObject({
+      outcome: 'seals',
+      kind: 'cone',
+      dressing: expect.stringMatching(/No tape/),
+    });
   });
 
   it('takes the washer that goes over the bolt', () => {
     expect(washerFor(14).size).toBe('14 × 18 × 1.5');
-    expect(washerFor(14.2875).size).toBe('14 × 18 × 1.5');
+    expect(washerFor(14.2875).size).toBe('15 × 19 × 1.5');
+    expect(washerFor(12.7).size).toBe('13 × 18 × 1.5');
+    expect(washerFor(22.225).size).toBe('22 × 27 × 1.5');
     expect(washerFor(11.1).size).toBe('12 × 16 × 1.5');
   });
 
   it('says make-up in house units', () => {
     expect(formatMakeUp(joint('an6 m', 'an6 f').makeUp!)).toBe('1–1½ flats');
-    expect(formatMakeUp(joint('m14x1.5 m washer', 'm14x1.5 f washer').makeUp!)).toBe('25–35\u2009N·m');
-    expect(formatMakeUp(joint('m14x1.5 m washer', 'm14x1.5 f washer').makeUp!, 'inch')).toBe('18–26\u2009lbf·ft');
+    expect(formatMakeUp(joint('m14x1.5 m washer', 'm14x1.5 f washer').makeUp!)).toBe('25–30\u2009N·m');
+    expect(formatMakeUp(joint('m14x1.5 m washer', 'm14x1.5 f washer').makeUp!, 'inch')).toBe('18–22\u2009lbf·ft');
     expect(formatMakeUp(joint('npt 1/8 m', 'npt 1/8 f').makeUp!)).toBe('2–3 turns');
   });
 });

@@ -1,17 +1,9 @@
-import {
-  bareConnector,
-  connectorName,
-  connectorThread,
-  familyById,
-  flangeFigures,
-  landOf,
-  shapeOf,
-  type Connector,
-} from '../connectors/index.js';
+import { bareConnector, connectorName, connectorThread, familyById, landOf, shapeOf, type Connector } from '../connectors/index.js';
 import { fit, type Thread, type ThreadFit } from '../threads/index.js';
 import { leakReason, turnsInWords, wedgeReason, wedges } from './leaks.js';
 import type { Mating } from './mating.js';
 import { facesMeet } from './joints/face-joints.js';
+import { flangesMeet } from './joints/hose-joints.js';
 import { sealingPair } from './joints/sealing-pairs.js';
 
 /**
@@ -23,7 +15,7 @@ import { sealingPair } from './joints/sealing-pairs.js';
 export function mate(first: Connector, second: Connector): Mating {
   const a = bareConnector(first);
   const b = bareConnector(second);
-  if (a.family === b.family && familyById(a.family).flat) return landOf(a) ? facesMeet(a, b) : flanges(a, b);
+  if (a.family === b.family && familyById(a.family).flat) return landOf(a) ? facesMeet(a, b) : flangesMeet(a, b);
   if (a.family !== b.family && (familyById(a.family).flat || familyById(b.family).flat)) return unthreaded(...inOrder(a, b));
   if (a.gender === b.gender)
     return apart(a.gender === 'male' ? 'Both are male: nothing screws over anything.' : 'Both are female: there is nothing to screw in.');
@@ -44,7 +36,8 @@ function threaded(male: Connector, female: Connector, outside: Thread, inside: T
   if (known === undefined) row.set(inside, (known = wrongThreads(outside, inside)));
   if (known) return known;
   const found = fit(outside, inside);
-  const reason = found.verdict === 'same' ? leakReason(male, female, outside.designation) : wedgeReason(male, outside, inside, found);
+  const reason =
+    found.verdict === 'same' ? leakReason(male, female, outside.designation) : wedgeReason(male, female, outside, inside, found);
   return { outcome: 'leaks', kind: 'none', reason, fit: found, source: familyById(female.family).standard };
 }
 
@@ -84,22 +77,6 @@ function unthreaded(male: Connector, female: Connector): Mating {
 /** The same two in the same order, whichever comes first: a verdict does not depend on it. */
 function inOrder(a: Connector, b: Connector): [Connector, Connector] {
   return a.family < b.family ? [a, b] : [b, a];
-}
-
-function flanges(a: Connector, b: Connector): Mating {
-  const sealing = sealingPair(a, b);
-  if (sealing) return sealing;
-  // the same words whichever comes first: the smaller figure is named first
-  const figures = [flangeFigures(a.size), flangeFigures(b.size)].sort((x, y) => x[0] - y[0] || x[1] - y[1]);
-  const [[apartA, boreA], [apartB, boreB]] = figures as [[number, number], [number, number]];
-  if (apartA !== apartB)
-    return apart(`The bolts are ${apartA} mm apart on one flange and ${apartB} mm on the other: they do not go through.`);
-  return {
-    outcome: 'leaks',
-    kind: 'none',
-    reason: `The bolts fit, the bores do not: ${boreA} mm against ${boreB} mm. The gasket hangs into the larger one and the step holds the flow up.`,
-    source: "the maker's",
-  };
 }
 
 function apart(reason: string): Mating {

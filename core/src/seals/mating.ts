@@ -18,6 +18,8 @@ export interface Mating {
   /** Plain words a fabricator would use. */
   readonly reason: string;
   readonly makeUp?: MakeUp;
+  /** It seals, and another part would do it better: what can go wrong. */
+  readonly risk?: string;
   /** How the two threads fit, where they do not seal. */
   readonly fit?: ThreadFit;
   /** What must or must not go on the threads. */

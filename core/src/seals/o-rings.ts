@@ -41,20 +41,20 @@ export const bossRings: Readonly<Record<string, ORing>> = Object.fromEntries(
   ]),
 );
 
-/** O-rings of metric ports by thread diameter: inside diameter × section in mm. Source: ISO 6149-1, from memory. */
+/** O-rings of metric ports by thread, of which the standard has one pitch a size: inside diameter × section in mm. Source: ISO 6149-1, from memory. */
 export const metricPortRings: Readonly<Record<string, { insideMm: number; sectionMm: number }>> = {
-  '8': { insideMm: 6.1, sectionMm: 1.6 },
-  '10': { insideMm: 8.1, sectionMm: 1.6 },
-  '12': { insideMm: 9.3, sectionMm: 2.2 },
-  '14': { insideMm: 11.3, sectionMm: 2.2 },
-  '16': { insideMm: 13.3, sectionMm: 2.2 },
-  '18': { insideMm: 15.3, sectionMm: 2.2 },
-  '20': { insideMm: 17.3, sectionMm: 2.2 },
-  '22': { insideMm: 19.3, sectionMm: 2.2 },
-  '27': { insideMm: 23.6, sectionMm: 2.9 },
-  '33': { insideMm: 29.6, sectionMm: 2.9 },
-  '42': { insideMm: 38.6, sectionMm: 2.9 },
-  '48': { insideMm: 44.6, sectionMm: 2.9 },
+  M8x1: { insideMm: 6.1, sectionMm: 1.6 },
+  M10x1: { insideMm: 8.1, sectionMm: 1.6 },
+  'M12x1.5': { insideMm: 9.3, sectionMm: 2.2 },
+  'M14x1.5': { insideMm: 11.3, sectionMm: 2.2 },
+  'M16x1.5': { insideMm: 13.3, sectionMm: 2.2 },
+  'M18x1.5': { insideMm: 15.3, sectionMm: 2.2 },
+  'M20x1.5': { insideMm: 17.3, sectionMm: 2.2 },
+  'M22x1.5': { insideMm: 19.3, sectionMm: 2.2 },
+  M27x2: { insideMm: 23.6, sectionMm: 2.9 },
+  M33x2: { insideMm: 29.6, sectionMm: 2.9 },
+  M42x2: { insideMm: 38.6, sectionMm: 2.9 },
+  M48x2: { insideMm: 44.6, sectionMm: 2.9 },
 };
 
 /**
@@ -70,6 +70,35 @@ export const studRings: Readonly<Record<string, { insideMm: number; sectionMm: n
   '3/4': { insideMm: 23.47, sectionMm: 2.62 },
   '1': { insideMm: 29.74, sectionMm: 3.53 },
 };
+
+/**
+ * Profile rings captive in the shoulder of a stud, by its thread: inside and outside diameter in mm. Source: DIN 3869, from memory.
+ */
+const CAPTIVE: Readonly<Record<string, readonly [insideMm: number, outsideMm: number]>> = {
+  M10: [8.4, 11.9],
+  M12: [9.8, 14.4],
+  M14: [11.6, 16.5],
+  M16: [13.8, 18.9],
+  M18: [15.7, 20.9],
+  M20: [17.8, 22.9],
+  M22: [19.6, 24.3],
+  M26: [23.9, 29.2],
+  M27: [23.9, 29.2],
+  M33: [29.7, 35.7],
+  M42: [38.8, 45.8],
+  M48: [44.7, 50.7],
+  'G 1/8': [8.4, 11.9],
+  'G 1/4': [11.6, 16.5],
+  'G 3/8': [14.7, 18.9],
+  'G 1/2': [18.5, 23.9],
+  'G 3/4': [23.9, 29.2],
+  'G 1': [29.7, 35.7],
+  'G 1 1/4': [38.8, 45.8],
+  'G 1 1/2': [44.7, 50.7],
+};
+export const captiveRings: Readonly<Record<string, { insideMm: number; sectionMm: number }>> = Object.fromEntries(
+  Object.entries(CAPTIVE).map(([thread, [insideMm, outsideMm]]) => [thread, { insideMm, sectionMm: (outsideMm - insideMm) / 2 }]),
+);
 
 /**
  * Rings of the AS568 -1xx and -2xx series from 10 mm up, as face grooves take them: number, inside diameter in inches. Source: AS568,
@@ -104,6 +133,12 @@ export function portRing(c: Connector): Pick<ORing, 'insideMm' | 'sectionMm'> | 
   const thread = connectorThread(c);
   if (!thread) return undefined;
   if (c.family === 'orb') return bossRings[c.size];
+  if (c.seat === 'captive') return captiveRings[captiveSize(c)];
   if (c.family === 'g') return c.seat === 'oring' ? studRings[c.size] : undefined;
-  return c.family === 'metric' && c.seat === 'oring' ? metricPortRings[String(thread.majorMm)] : undefined;
+  return c.family === 'metric' && c.seat === 'oring' ? metricPortRings[c.size] : undefined;
+}
+
+/** What a captive ring is named by: its thread without the pitch, `M14`, `G 1/4`. */
+export function captiveSize({ family, size }: Connector): string {
+  return family === 'g' ? `G ${size}` : size.split('x')[0]!;
 }

@@ -6,7 +6,14 @@ export interface Washer {
   readonly size: string;
 }
 
-type Row = readonly [inside: number, outside: number, thickness: number];
+type Row = readonly [inside: number, outside: number, thickness: number, goesOverMm?: number];
+
+/** What a washer is wider than its nominal bolt, mm: a little more from 24 up. Source: DIN 7603, from memory. */
+function goesOver([insideMm, , , most]: Row): number {
+  return most ?? insideMm + (insideMm < 24 ? 0.2 : 0.3);
+}
+/** What an inch bolt of class 2A is smaller than its nominal diameter, mm, at the least. Source: ASME B1.1. */
+const BELOW_NOMINAL_MM = 0.04;
 
 /** Flat washers, inside × outside × thickness in mm. Source: DIN 7603 form A, from memory. */
 const FLAT: readonly Row[] = [
@@ -15,7 +22,10 @@ const FLAT: readonly Row[] = [
   [8, 12, 1],
   [10, 14, 1],
   [12, 16, 1.5],
+  // for 1/2 in bolts; G 1/4 by custom takes 14
+  [13, 18, 1.5, 12.9],
   [14, 18, 1.5],
+  [15, 19, 1.5],
   [16, 20, 1.5],
   [17, 21, 1.5],
   [18, 22, 1.5],
@@ -38,9 +48,9 @@ const FLAT: readonly Row[] = [
   [65, 74, 2.5],
 ];
 
-/** The flat washer for a bolt of this major diameter: the next size up that goes over it. */
+/** The flat washer for a bolt of this major diameter, mm: the smallest that passes over its threads. */
 export function washerFor(boltMm: number): Washer {
-  return washer(FLAT.find(([bolt]) => bolt >= boltMm - 0.35) ?? FLAT[FLAT.length - 1]!);
+  return washer(FLAT.find((row) => goesOver(row) >= boltMm - BELOW_NOMINAL_MM) ?? FLAT[FLAT.length - 1]!);
 }
 
 /**

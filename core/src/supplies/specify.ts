@@ -86,7 +86,7 @@ function faceRing(size: string, fluid: FluidId, hotC: number, supplies: readonly
   if (groove.depthMm === undefined)
     return { name, why: '', doubt: 'How deep the groove is has not been said: measure it, the cord follows from it.' };
   const rings = supplies
-    .filter((s) => isOf(s, 'o-ring', { compound: compound.id }))
+    .filter((s) => isOf(s, 'o-ring', { compound: compound.id }) && !/^captive/.test(String(figureOf(s, 'size'))))
     .map((part) => ({ part, insideMm: Number(figureOf(part, 'insideMm')), sectionMm: Number(figureOf(part, 'sectionMm')) }));
   const best = bestInGroove(rings, groove);
   if (!best) return { name: `${name}, ${compound.id.toUpperCase()}`, why: '', doubt: 'No ring of the catalogue lies in it as it should.' };

@@ -1,5 +1,5 @@
 import { boreSizeMm, familyById } from '../connectors/index.js';
-import { bondedWashers, bossRings, compounds, faceRings, flatWashers, metricPortRings, studRings } from '../seals/index.js';
+import { bondedWashers, bossRings, captiveRings, compounds, faceRings, flatWashers, metricPortRings, studRings } from '../seals/index.js';
 import { formatDash } from '../units/index.js';
 import type { Supply } from './supply-schema.js';
 
@@ -23,6 +23,7 @@ function rings(): Supply[] {
     ...Object.values(bossRings).map((r) => ({ size: r.id, ...r, source: 'AS568, from memory' })),
     ...Object.values(metricPortRings).map((r) => ({ size: `${r.insideMm} × ${r.sectionMm}`, ...r, source: 'ISO 6149-1, from memory' })),
     ...Object.entries(studRings).map(([g, r]) => ({ size: `stud G ${g}`, ...r, source: 'common practice; measure the stud' })),
+    ...Object.entries(captiveRings).map(([thread, r]) => ({ size: `captive ${thread}`, ...r, source: 'DIN 3869, from memory' })),
   ];
   const made = (id: string): string => compounds.find((c) => c.id === id)!.id.toUpperCase();
   const faces = faceRings.map((r) => ({ size: r.id, ...r, source: 'AS568, from memory' }));

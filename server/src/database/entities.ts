@@ -53,7 +53,12 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'components',
     key: 'id',
     order: 'order',
-    toColumns: ({ jobId, part, ...component }) => ({ ...component, part: part ? JSON.stringify(part) : null, job_id: jobId }),
+    toColumns: ({ jobId, part, metal, ...component }) => ({
+      ...component,
+      part: part ? JSON.stringify(part) : null,
+      metal: metal ?? null,
+      job_id: jobId,
+    }),
     fromColumns: (c) => ({
       id: c['id'] as string,
       jobId: c['job_id'] as string,
@@ -62,6 +67,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       note: c['note'] as string,
       order: c['order'] as number,
       ...(c['part'] ? { part: fromJson<NonNullable<Rows['component']['part']>>(c['part']) } : {}),
+      ...(c['metal'] ? { metal: c['metal'] as NonNullable<Rows['component']['metal']> } : {}),
       version: c['version'] as number,
     }),
   },

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, output, viewChild } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { type AbstractControl, type FormControl, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
+import { RouterLink } from '@angular/router';
 import {
   connectorName,
   describeConnector,
@@ -28,7 +29,7 @@ let inputs = 0;
 @Component({
   selector: 'g-notation-input',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, ReactiveFormsModule],
+  imports: [DrawingView, ReactiveFormsModule, RouterLink],
   templateUrl: './notation-input.html',
   styleUrl: './notation-input.scss',
 })
@@ -128,8 +129,13 @@ export class NotationInput {
     this.accept.emit(this.connector());
   }
 
-  protected takeSuggestion(): void {
-    const suggestion = this.error()?.suggestion;
+  /** Of a port that can be either, both at once: it is settled later. */
+  protected readonly either = computed(() => {
+    const choices = this.error()?.choices ?? [];
+    return this.ofPort() && choices.length === 2 && !this.text().includes('|') ? choices.join(' | ') : null;
+  });
+
+  protected takeSuggestion(suggestion = this.error()?.suggestion ?? this.error()?.choices[0]): void {
     if (suggestion === undefined) return;
     this.control().setValue(suggestion);
     this.control().markAsDirty();

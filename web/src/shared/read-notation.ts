@@ -25,5 +25,5 @@ function reading<T>(read: () => T): { readonly read: T | null; readonly error: C
 /** An end that may be left empty; what is wrong with it is said, with a suggestion where there is one. */
 export function endNotation({ value }: AbstractControl<string>): ValidationErrors | null {
   const { error } = value.trim() === '' ? { error: null } : readNotation(value);
-  return error && { said: `${error.message} ${error.suggestion ? `Did you mean "${error.suggestion}"?` : error.hint}` };
+  return error && { said: `${error.message} ${error.advice}` };
 }

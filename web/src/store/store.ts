@@ -84,6 +84,8 @@ const ALL = { value: null, name: 'all' } as const;
 export class Store {
   /** `?part=` opens its card. */
   readonly part = input<string>();
+  /** `?find=` begins with these words. */
+  readonly find = input<string>();
 
   private readonly router = inject(Router);
   private readonly modal = inject(NgbModal);
@@ -168,6 +170,10 @@ export class Store {
   });
 
   constructor() {
+    effect(() => {
+      const words = this.find();
+      if (words) untracked(() => this.filters.patchValue({ words }));
+    });
     effect(() => {
       this.part();
       untracked(() => this.editing.set(null));

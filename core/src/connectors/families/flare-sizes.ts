@@ -38,6 +38,18 @@ export const flare45Threads = table({
   '12': '1 1/16-14',
 });
 
+/** Threads of the O-ring face seal by dash size. Source: SAE J1453, from memory. */
+export const faceSealThreads = table({
+  '4': '9/16-18',
+  '6': '11/16-16',
+  '8': '13/16-16',
+  '10': '1-14',
+  '12': '1 3/16-12',
+  '16': '1 7/16-12',
+  '20': '1 11/16-12',
+  '24': '2-12',
+});
+
 /** Threads of inverted flare by the tube's outside diameter in inches. Source: SAE J512, from memory. */
 export const invertedFlareThreads = table({
   '1/8': '5/16-28',

@@ -1,8 +1,9 @@
+import { FLANGE_SIZE } from './flange-size.js';
 import type { Family } from './family-entry.js';
 
 const bores = ['1/8', '5/32', '3/16', '1/4', '5/16', '3/8', '1/2', '5/8', '3/4', '7/8', '1', '1 1/8', '1 1/4', '1 3/8', '1 1/2', '2'];
 const wide = ['1 3/4', '2 1/4', '2 1/2', '2 3/4', '3', '3 1/2', '4'];
-const metricBores = ['4mm', '6mm', '8mm', '10mm', '12mm', '13mm', '16mm', '19mm', '25mm', '32mm'];
+const metricBores = ['3mm', '4mm', '5mm', '6mm', '8mm', '10mm', '12mm', '13mm', '16mm', '19mm', '22mm', '25mm', '28mm', '32mm', '35mm'];
 const wideMetric = ['38mm', '45mm', '51mm', '57mm', '63mm', '70mm', '76mm'];
 
 /** What a hose or a gasket holds without a thread. */
@@ -29,7 +30,7 @@ export const hoseFamilies: readonly Family[] = [
     id: 'bead',
     name: 'beaded tube',
     sizeKind: 'bore',
-    sizes: [...bores.slice(3), ...wide, ...metricBores.slice(1), ...wideMetric],
+    sizes: [...bores.slice(3), ...wide, ...metricBores.slice(2), ...wideMetric],
     words: ['bead'],
     seats: [],
     genders: ['male'],
@@ -60,7 +61,7 @@ export const hoseFamilies: readonly Family[] = [
     id: 'flange',
     name: 'two-bolt flange',
     sizeKind: 'flange',
-    makes: (size) => /^2x\d+(?:\.\d+)? bore\d+(?:\.\d+)?$/.test(size),
+    makes: (size) => FLANGE_SIZE.test(size),
     inWords: (size) => `two-bolt flange, ${size}`,
     flat: true,
     sizes: ['2x32 bore12', '2x38 bore16', '2x40 bore14', '2x44 bore16', '2x44 bore20', '2x50 bore20', '2x52 bore25'],

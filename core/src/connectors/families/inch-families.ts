@@ -1,7 +1,7 @@
 import { parseThread, unThread, type Thread } from '../../threads/index.js';
 import type { Family } from './family-entry.js';
 import { TUBE_FLARE } from './tube-flare.js';
-import { flare45Threads, inchStraightThreads, invertedFlareThreads } from './flare-sizes.js';
+import { faceSealThreads, flare45Threads, inchStraightThreads, invertedFlareThreads } from './flare-sizes.js';
 
 const from =
   (table: typeof inchStraightThreads) =>
@@ -96,6 +96,27 @@ export const inchFamilies: readonly Family[] = [
     sealsOn: (gender) => (gender === 'male' ? 'an O-ring under the hex' : 'an O-ring in the chamfer of its spot face'),
     standard: 'SAE J1926, ISO 11926',
     usedFor: 'pumps, tanks, filter heads, coolers, machined housings',
+  },
+  {
+    id: 'orfs',
+    name: 'O-ring face seal',
+    sizeKind: 'dash',
+    sizes: Object.keys(faceSealThreads),
+    words: ['orfs'],
+    dashHead: 'orfs',
+    recognisedOnly: true,
+    usuallySwivels: true,
+    threadAlone: 'A face seal closes on the ring in its flat face, and its thread only holds.',
+    seats: [],
+    genders: ['male', 'female'],
+    maySwivel: true,
+    shape: 'flare',
+    // flat
+    coneHalfAngleDeg: 90,
+    thread: from(faceSealThreads),
+    sealsOn: (gender) => (gender === 'male' ? 'the ring in its flat face' : 'its flat sleeve, on the ring of the male'),
+    standard: 'SAE J1453, ISO 8434-3',
+    usedFor: 'hydraulics of machines; known here so that it is not taken for a flare or a boss',
   },
   {
     id: 'un',

@@ -49,7 +49,8 @@ export const metricFamilies: readonly Family[] = [
     onBungs: true,
     chamfered: true,
     namedBySize: true,
-    seats: ['washer', 'oring'],
+    seats: ['washer', 'oring', 'captive'],
+    seatsOf: (_, gender) => (gender === 'male' ? ['washer', 'oring', 'captive'] : ['washer', 'oring']),
     genders: ['male', 'female'],
     maySwivel: false,
     shape: 'stud',
@@ -57,9 +58,10 @@ export const metricFamilies: readonly Family[] = [
     sealsOn: (gender, seat) => {
       if (seat === 'washer') return gender === 'male' ? 'a washer under its shoulder' : 'a washer on its flat spot face';
       if (seat === 'oring') return gender === 'male' ? 'an O-ring under its shoulder' : 'an O-ring in the chamfer of its spot face';
+      if (seat === 'captive') return 'the ring captive in its shoulder';
       return 'nothing yet: its seat is not stated';
     },
-    standard: 'ISO 9974 (washer), ISO 6149 (O-ring)',
+    standard: 'ISO 9974 (washer, captive ring), ISO 6149 (O-ring)',
     usedFor: 'blocks, heads, pans, housings, senders',
   },
   {
@@ -68,7 +70,7 @@ export const metricFamilies: readonly Family[] = [
     sizeKind: 'metric',
     sizes: kegSizes.map((size) => `M${size}`),
     words: ['keg'],
-    partners: [{ family: 'metric', seat: 'washer' }],
+    partners: [{ family: 'metric' }],
     seats: [],
     genders: ['male'],
     maySwivel: false,

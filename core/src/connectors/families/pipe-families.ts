@@ -64,15 +64,21 @@ export const pipeFamilies: readonly Family[] = [
     name: 'British taper pipe',
     sizeKind: 'pipe',
     sizes: britishTaper,
-    words: ['r', 'rc', 'bspt'],
+    words: ['r', 'rc', 'bspt', 'pt'],
     femaleWord: 'rc',
     otherGender: (size) => `Type r ${size} m for the outside thread.`,
-    seats: [],
+    seats: ['plain', 'cone'],
+    seatsOf: (_, gender) => (gender === 'male' ? ['plain', 'cone'] : ['plain']),
+    plainSeat: 'plain',
     genders: ['male', 'female'],
     maySwivel: false,
     shape: 'taper',
     thread: (size, gender) => britishThread(gender === 'male' ? 'R' : 'Rc', size),
-    sealsOn: () => 'the thread itself, with sealant on the male',
+    coneHalfAngleDeg: 30,
+    sealsOn: (_, seat) =>
+      seat === 'cone'
+        ? 'the 60° cone in its mouth under a swivel, or its thread with sealant'
+        : 'the thread itself, with sealant on the male',
     standard: 'ISO 7-1',
     usedFor: 'oil pressure senders and gallery plugs of Asian and British engines',
   },
@@ -97,9 +103,10 @@ export const pipeFamilies: readonly Family[] = [
     name: 'British parallel pipe',
     sizeKind: 'pipe',
     sizes: british,
-    words: ['g', 'bspp'],
+    words: ['g', 'bspp', 'pf'],
     onBungs: true,
-    seats: ['washer', 'oring', 'cone'],
+    seats: ['washer', 'oring', 'captive', 'cone'],
+    seatsOf: (_, gender) => (gender === 'male' ? ['washer', 'oring', 'captive', 'cone'] : ['washer', 'oring', 'cone']),
     genders: ['male', 'female'],
     maySwivel: true,
     swivelSeats: ['cone'],
@@ -110,9 +117,29 @@ export const pipeFamilies: readonly Family[] = [
       if (seat === 'cone' || (swivel && !seat)) return gender === 'male' ? 'the 60° cone in its bore' : 'its 60° nose, metal to metal';
       if (gender === 'female') return seat === 'oring' ? 'an O-ring on its flat spot face' : 'a bonded washer on its flat spot face';
       if (seat === 'oring') return 'an O-ring under its shoulder';
+      if (seat === 'captive') return 'the ring captive in its shoulder';
       return seat === 'washer' ? 'a bonded washer under its shoulder' : 'nothing yet: its seat is not stated';
     },
     standard: 'ISO 228-1, ISO 1179, ISO 8434-6',
     usedFor: 'coolers, tanks, gauges, hydraulic ports',
+  },
+  {
+    id: 'cone30',
+    name: '30° cone',
+    sizeKind: 'pipe',
+    sizes: ['1/8', '1/4', '3/8', '1/2', '3/4', '1'],
+    words: ['jis'],
+    recognisedOnly: true,
+    usuallySwivels: true,
+    threadAlone: 'Its 30° cone meets no other: a 37° flare and a 60° cone touch it on one thin line.',
+    seats: [],
+    genders: ['male', 'female'],
+    maySwivel: true,
+    shape: 'flare',
+    coneHalfAngleDeg: 30,
+    thread: (size) => britishThread('G', size),
+    sealsOn: (gender) => (gender === 'male' ? 'its 30° cone' : 'its 30° seat, metal to metal'),
+    standard: 'JIS B 8363',
+    usedFor: 'hydraulics of Asian machines; known here so that it is not taken for a flare or a G cone',
   },
 ];

@@ -122,8 +122,7 @@ export function readEnd(text: string): Connector {
   try {
     return parseConnector(text);
   } catch (error) {
-    if (error instanceof ConnectorSyntaxError)
-      throw new CellError(`"${text.trim()}": ${error.message} ${error.suggestion ? `Did you mean "${error.suggestion}"?` : error.hint}`);
+    if (error instanceof ConnectorSyntaxError) throw new CellError(`"${text.trim()}": ${error.message} ${error.advice}`);
     throw error;
   }
 }

@@ -19,6 +19,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
       name: component.name,
       note: component.note,
       ...(component.part ? { part: component.part } : {}),
+      ...(component.metal ? { metal: component.metal } : {}),
       ports: ports.map((port, j) => {
         keys.set(port.id, `${key}.P${j + 1}`);
         return { key: `${key}.P${j + 1}`, port };

@@ -55,19 +55,36 @@ export const coneJoints: readonly SealingPair[] = [
       source: 'ISO 8434-1; turns from memory',
     }),
   },
-  {
-    male: 'g',
+  ...['g', 'r'].map((male): SealingPair => ({
+    male,
     female: 'g',
     when: (m, f) => m.seat === 'cone' && (f.swivel === true || f.seat === 'cone') && (!f.seat || f.seat === 'cone'),
-    joint: () => ({
+    joint: (_, f) => ({
       kind: 'cone',
       seal: metalToMetal,
-      reason: '60° nose of the swivel in the 60° cone of the male. Nothing is added.',
+      reason: `60° nose ${f.swivel ? 'of the swivel ' : ''}in the 60° cone of the male. Nothing is added${male === 'r' ? ': the taper only holds, and sealant on it would keep the cones apart' : ''}.`,
       makeUp: coneMakeUp,
       dressing: DRY,
       source: 'ISO 8434-6; flats by common practice',
     }),
-  },
+  })),
+  ...(
+    [
+      ['orfs', 'The ring in the flat face of the male is squeezed by the flat sleeve of the nut.', 'SAE J1453, ISO 8434-3', 'o-ring'],
+      ['cone30', '30° cone in 30° seat, metal to metal.', 'JIS B 8363', 'cone'],
+    ] as const
+  ).map(([family, words, standard, kind]): SealingPair => ({
+    male: family,
+    female: family,
+    joint: () => ({
+      kind,
+      seal: kind === 'o-ring' ? { method: 'the ring in its face', consumables: [] } : metalToMetal,
+      reason: `${words} Known here so that it is not taken for something else: get ring and torque from its maker.`,
+      makeUp: coneMakeUp,
+      dressing: kind === 'o-ring' ? 'Oil the ring, dry threads. New ring whenever opened.' : DRY,
+      source: standard,
+    }),
+  })),
   ...['npt', 'nptf', 'npsm'].map((male): SealingPair => ({
     male,
     female: 'npsm',

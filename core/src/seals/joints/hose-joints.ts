@@ -1,24 +1,29 @@
+import { flangeFigures, type Connector, type FlangeFigures } from '../../connectors/index.js';
 import { formatDash } from '../../units/index.js';
+import type { Mating } from '../mating.js';
 import { clampMakeUp, flangeMakeUp, pushMakeUp } from '../make-up.js';
 import type { SealingPair } from './sealing-pair.js';
 
 const clamped = (male: string, reason: string): SealingPair => ({
   male,
   female: 'barb',
-  joint: (m) => ({
+  joint: (m, f) => ({
     kind: 'clamp',
-    seal: {
-      method: `hose on ${male}, clamped`,
-      consumables: [
-        { item: 'hose clamp', size: `for ${/mm$/.test(m.size) ? m.size.replace('mm', ' mm') : `${m.size} in`} hose`, quantity: 1 },
-      ],
-    },
-    reason,
+    seal: { method: `hose on ${male}, clamped`, consumables: [{ item: 'hose clamp', size: `for ${inFull(f.size)} hose`, quantity: 1 }] },
+    reason: m.size === f.size ? reason : `${reason} ${capital(inFull(m.size))} and ${inFull(f.size)} are one size to a hose.`,
     makeUp: clampMakeUp,
     dressing: 'Clean and dry; a wet hose end slides off.',
     source: 'SAE J1231; common practice',
   }),
 });
+
+function inFull(size: string): string {
+  return size.endsWith('mm') ? size.replace('mm', ' mm') : `${size} in`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
 
 /** Joints without a thread that seals: hose and clamp, push-in, coupling, gasket. */
 export const hoseJoints: readonly SealingPair[] = [
@@ -50,16 +55,36 @@ export const hoseJoints: readonly SealingPair[] = [
   },
 ];
 
-/** Two flanges of one pattern; either may be the part that is bolted on. */
-export const flangeJoint: SealingPair = {
-  male: 'flange',
-  female: 'flange',
-  joint: (m) => ({
+/** Bolts this far apart are the same pattern, mm: 38 and 38.1. Common practice. */
+const SAME_PITCH_MM = 0.5;
+
+/** Two flanges laid on one another; either may be the part that is bolted on. */
+export function flangesMeet(a: Connector, b: Connector): Mating {
+  // the same words whichever comes first: the smaller figure is named first
+  const [one, other] = [flangeFigures(a.size), flangeFigures(b.size)].sort((x, y) => x.apartMm - y.apartMm || x.boreMm - y.boreMm) as [
+    FlangeFigures,
+    FlangeFigures,
+  ];
+  if (other.apartMm - one.apartMm > SAME_PITCH_MM)
+    return apart(`The bolts are ${one.apartMm} mm apart on one flange and ${other.apartMm} mm on the other: they do not go through.`);
+  if (one.bolt && other.bolt && one.bolt !== other.bolt) return apart(`One flange is made for M6 bolts, the other for M8.`);
+  const [small, large] = [one.boreMm, other.boreMm].sort((x, y) => x - y) as [number, number];
+  const bolt = one.bolt ?? other.bolt;
+  const size = `2x${one.apartMm} bore${large}`;
+  return {
+    outcome: 'seals',
     kind: 'gasket',
-    seal: { method: 'gasket, faces dry', consumables: [{ item: 'flange gasket', size: m.size, quantity: 1 }] },
-    reason: 'A gasket between two flat, clean faces.',
-    makeUp: flangeMakeUp,
+    seal: { method: 'gasket, faces dry', consumables: [{ item: 'flange gasket', size, quantity: 1 }] },
+    reason:
+      large - small < 0.5
+        ? 'A gasket between two flat, clean faces.'
+        : `A gasket between two flat, clean faces. The bore steps from ${large} to ${small} mm: the flow meets an edge, the joint does not leak. Cut the gasket to ${large} mm.`,
+    makeUp: flangeMakeUp(bolt),
     dressing: 'Gasket alone, clean and dry. Some shops add a thin bead; what squeezes out blocks oil ways.',
     source: 'common practice',
-  }),
-};
+  };
+}
+
+function apart(reason: string): Mating {
+  return { outcome: 'does-not-join', kind: 'none', reason };
+}

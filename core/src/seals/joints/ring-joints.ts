@@ -1,6 +1,6 @@
 import { connectorThread, type Connector } from '../../connectors/index.js';
-import { bossMakeUp, washerMakeUp } from '../make-up.js';
-import { bossRings, metricPortRings } from '../o-rings.js';
+import { bossMakeUp, portRingMakeUp, washerMakeUp } from '../make-up.js';
+import { bossRings, captiveSize, metricPortRings } from '../o-rings.js';
 import { RING_DRESSING, type SealingPair } from './sealing-pair.js';
 
 const majorOf = (c: Connector): number => connectorThread(c)!.majorMm;
@@ -25,15 +25,15 @@ export const ringJoints: readonly SealingPair[] = [
   {
     male: 'metric',
     female: 'metric',
-    when: (m, f) => m.seat === 'oring' && f.seat === 'oring' && metricPortRings[String(majorOf(m))] !== undefined,
+    when: (m, f) => m.seat === 'oring' && f.seat === 'oring' && metricPortRings[m.size] !== undefined,
     joint: (m) => {
-      const ring = metricPortRings[String(majorOf(m))]!;
+      const ring = metricPortRings[m.size]!;
       const size = `${ring.insideMm} × ${ring.sectionMm}`;
       return {
         kind: 'o-ring',
         seal: { method: `ring ${size}`, consumables: [{ item: 'O-ring', size, quantity: 1 }] },
         reason: `O-ring ${size} mm squeezed into the chamfer of the spot face.`,
-        makeUp: washerMakeUp(majorOf(m)),
+        makeUp: portRingMakeUp(majorOf(m)),
         dressing: RING_DRESSING,
         source: 'ISO 6149; figures from memory',
       };
@@ -42,7 +42,7 @@ export const ringJoints: readonly SealingPair[] = [
   {
     male: 'g',
     female: 'g',
-    when: (m, f) => m.seat === 'oring' && !f.swivel && f.seat !== 'cone',
+    when: (m, f) => m.seat === 'oring' && onPortFace(f),
     joint: (m) => ({
       kind: 'o-ring',
       seal: { method: `stud ring G ${m.size}`, consumables: [{ item: 'O-ring', size: `stud G ${m.size}`, quantity: 1 }] },
@@ -52,4 +52,25 @@ export const ringJoints: readonly SealingPair[] = [
       source: 'ISO 1179-3; torque from memory',
     }),
   },
+  ...(['metric', 'g'] as const).map((family): SealingPair => ({
+    male: family,
+    female: family,
+    when: (m, f) => m.seat === 'captive' && (family === 'g' ? onPortFace(f) : f.seat === 'washer'),
+    joint: (m) => {
+      const size = `captive ${captiveSize(m)}`;
+      return {
+        kind: 'o-ring',
+        seal: { method: 'captive ring of the stud', consumables: [{ item: 'O-ring', size, quantity: 1 }] },
+        reason: 'The elastomer ring captive in the shoulder is squeezed onto the flat spot face.',
+        makeUp: washerMakeUp(majorOf(m)),
+        dressing: RING_DRESSING,
+        source: 'ISO 9974-2 and ISO 1179-2, type E; torque as on a washer, on the safe side',
+      };
+    },
+  })),
 ];
+
+/** British parallel ports have one face, on which bonded washer, ring with retainer and captive ring all lie. Source: ISO 1179-1. */
+export function onPortFace(female: Connector): boolean {
+  return !female.swivel && female.seat !== 'cone';
+}

@@ -4,9 +4,10 @@ import type { SealingPair } from './sealing-pair.js';
 
 const DRESSING = 'Sealant on the male only, first two threads bare. Liquid keeps shreds out of the oil; tape is the other school.';
 
-const taper = (male: string, female: string, source: string, reason: string): SealingPair => ({
+const taper = (male: string, female: string, source: string, reason: string, more: Partial<SealingPair & Risky> = {}): SealingPair => ({
   male,
   female,
+  ...(more.when ? { when: more.when } : {}),
   joint: (m) => {
     const { designation, system } = connectorThread(m)!;
     const size = system === 'NPT' || system === 'NPTF' ? `${system} ${m.size}` : designation;
@@ -17,6 +18,7 @@ const taper = (male: string, female: string, source: string, reason: string): Se
       makeUp: taperMakeUp(designation),
       dressing: DRESSING,
       source: `${source}; turns from memory`,
+      ...(more.risk ? { risk: more.risk } : {}),
     };
   },
 });
@@ -24,6 +26,13 @@ const taper = (male: string, female: string, source: string, reason: string): Se
 const WEDGE = 'Taper threads wedge together; the sealant fills what is left along the crests.';
 const DRYSEAL = 'Crests and roots are crushed together; made to seal dry, though a trace of sealant keeps them from galling.';
 const INTO_PARALLEL = 'The taper wedges into the mouth of the parallel hole; the sealant fills the rest.';
+
+const KEG_IN_FACE =
+  'The port was made for a washer on its face: its chamfer takes some of the few threads that a metric taper wedges on. A stud with its washer is the proper part.';
+
+interface Risky {
+  readonly risk: string;
+}
 
 /** Joints of a taper thread. */
 export const taperJoints: readonly SealingPair[] = [
@@ -33,5 +42,6 @@ export const taperJoints: readonly SealingPair[] = [
   taper('nptf', 'nptf', 'ASME B1.20.3', DRYSEAL),
   taper('r', 'r', 'ISO 7-1', WEDGE),
   taper('r', 'rp', 'ISO 7-1', INTO_PARALLEL),
-  taper('keg', 'metric', 'DIN 158, DIN 3852', INTO_PARALLEL),
+  taper('keg', 'metric', 'DIN 158, DIN 3852', INTO_PARALLEL, { when: (_, f) => f.seat === undefined }),
+  taper('keg', 'metric', 'common practice', INTO_PARALLEL, { when: (_, f) => f.seat === 'washer', risk: KEG_IN_FACE }),
 ];

@@ -1,7 +1,8 @@
 import { connectorThread, type Connector } from '../../connectors/index.js';
 import { formatDash } from '../../units/index.js';
-import { banjoMakeUp, bossMakeUp, washerMakeUp } from '../make-up.js';
+import { banjoMakeUp, locknutMakeUp, washerMakeUp } from '../make-up.js';
 import type { Mating } from '../mating.js';
+import { onPortFace } from './ring-joints.js';
 import type { SealingPair } from './sealing-pair.js';
 import { bondedWasherFor, washerFor } from '../washers.js';
 
@@ -40,7 +41,7 @@ export const washerJoints: readonly SealingPair[] = [
   {
     male: 'g',
     female: 'g',
-    when: (m, f) => m.seat === 'washer' && !f.swivel && (f.seat === undefined || f.seat === 'washer'),
+    when: (m, f) => m.seat === 'washer' && onPortFace(f),
     joint: (m) => {
       const thread = connectorThread(m)!;
       const bonded = bondedWasherFor(thread.designation);
@@ -69,9 +70,9 @@ export const washerJoints: readonly SealingPair[] = [
         consumables: [{ item: 'bulkhead sealing washer', size: formatDash(Number(m.size)), quantity: 2 }],
       },
       reason: 'A sealing washer on each side of the flat sheet, drawn together by the locknut.',
-      makeUp: { ...bossMakeUp(m.size, false), note: 'On the locknut, with a second wrench; flat sheet, deburred hole.' },
+      makeUp: locknutMakeUp(m.size),
       dressing: 'Dry. The sheet must be flat where the washers lie.',
-      source: 'common practice; torque from memory',
+      source: 'common practice; torque from memory, on the safe side',
     }),
   },
 ];

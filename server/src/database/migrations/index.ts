@@ -10,6 +10,7 @@ import * as bodies from './20261203_bodies.js';
 import * as revisions from './20261204_revisions.js';
 import * as plainNames from './20261205_plain_names.js';
 import * as listedPrices from './20261206_listed_prices.js';
+import * as componentMetal from './20261207_component_metal.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -23,4 +24,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261204_revisions': revisions,
   '20261205_plain_names': plainNames,
   '20261206_listed_prices': listedPrices,
+  '20261207_component_metal': componentMetal,
 };

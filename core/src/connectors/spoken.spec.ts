@@ -1,0 +1,149 @@
+import { ConnectorSyntaxError, formatConnector, parseConnector } from './index.js';
+
+const refusal = (text: string): ConnectorSyntaxError => {
+  try {
+    parseConnector(text);
+  } catch (error) {
+    if (error instanceof ConnectorSyntaxError) return error;
+    throw error;
+  }
+  throw new Error(`"${text}" was read as ${formatConnector(parseConnector(text))}`);
+};
+
+describe('what shops write and say', () => {
+  it.each([
+    ['6 AN male flare', 'an6 m'],
+    ['-6 an flare male', 'an6 m'],
+    ['37° flare 6 m', 'an6 m'],
+    ['37 flare 6 m', 'an6 m'],
+    ['37 deg. flare -6 f swivel', 'an6 f swivel'],
+    ['flare 37 -8 m', 'an8 m'],
+    ['#6 f swivel', 'an6 f swivel'],
+    ['dash 6 an m', 'an6 m'],
+    ['AN6 (m)', 'an6 m'],
+    ['an6 m.', 'an6 m'],
+    ['3/4-16 jic m', 'an8 m'],
+    ['7/16-20 UNF JIC male', 'an4 m'],
+    ['45 flare 3/8 m', 'sae45-6 m'],
+    ['flare 45 3/8 f', 'sae45-6 f'],
+    ['3/8 SAE flare m', 'sae45-6 m'],
+    ['sae 45° flare -4 m', 'sae45-4 m'],
+    ['7/8-14 ORB f', 'orb10 f'],
+    ['SAE-10 ORB f', 'orb10 f'],
+    ['O.R.B. 8 m', 'orb8 m'],
+    ['an 6 ORB f', 'orb6 f'],
+    ['-10 o-ring boss f', 'orb10 f'],
+    ['9/16-18 o-ring f', 'orb6 f'],
+    ['3/4-16 UNF-2B o-ring port female', 'orb8 f'],
+    ['3/8 hose barb', 'barb 3/8'],
+    ['10mm hose barb', 'barb 10mm'],
+    ['barb 19', 'barb 19mm'],
+    ['push-on 3/8', 'barb 3/8'],
+    ['3/4 heater hose', 'hose 3/4'],
+    ['beaded 3/4', 'bead 3/4'],
+    ['beaded tube 1 1/4', 'bead 1 1/4'],
+    ['inverted flare 3/16 f', 'inverted 3/16 f'],
+    ['dry break an10 f', 'drybreak an10 f'],
+    ['quick connect 3/8 m', 'qc 3/8 m'],
+    ['9/16-18 UNF-2B f washer', '9/16-18 f washer'],
+    ['9/16-18 unf f washer', '9/16-18 f washer'],
+    ['1/2-13 UNC m washer', '1/2-13 m washer'],
+    ['9/16 18 f washer', '9/16-18 f washer'],
+    ['1-1/16-12 f washer', '1 1/16-12 f washer'],
+    ['m14x1.5-6H f washer', 'm14x1.5 f washer'],
+    ['m14-1.5 f washer', 'm14x1.5 f washer'],
+    ['M14 1.5 m washer', 'm14x1.5 m washer'],
+    ['18x1.5 f washer', 'm18x1.5 f washer'],
+    ['M18x1.5 f crush washer', 'm18x1.5 f washer'],
+    ['m22x1.5 ISO 6149 f', 'm22x1.5 f oring'],
+    ['M22x1.5 ORB f', 'm22x1.5 f oring'],
+    ['m16x1.5 iso 9974 f', 'm16x1.5 f washer'],
+    ['M16x1.5 10L m', 'cone24 m16x1.5 m 10l'],
+    ['24° cone m16x1.5 m 10l', 'cone24 m16x1.5 m 10l'],
+    ['m18x1.5 m captive ring', 'm18x1.5 m captive'],
+    ['g 1/4 m type e', 'g 1/4 m captive'],
+    ['m10x1 taper male', 'keg m10x1 m'],
+    ['½ npt f', 'npt 1/2 f'],
+    ['1 ½ npt f', 'npt 1 1/2 f'],
+    ['0.25 npt f', 'npt 1/4 f'],
+    ['1/4 internal npt', 'npt 1/4 f'],
+    ['1/4 npt ext', 'npt 1/4 m'],
+    ['1/4-18 NPT female', 'npt 1/4 f'],
+    ['mpt 3/8', 'npt 3/8 m'],
+    ['3/8 FNPT', 'npt 3/8 f'],
+    ['PT 1/8 m', 'r 1/8 m'],
+    ['pt 1/8 f', 'rc 1/8 f'],
+    ['pf 1/2 m washer', 'g 1/2 m washer'],
+    ['1/2 BSP male cone', 'g 1/2 m cone'],
+    ['1/4 bsp swivel', 'g 1/4 f swivel'],
+    ['1/8 bsp taper m', 'r 1/8 m'],
+    ['1/8 bsp parallel f', 'g 1/8 f'],
+    ['r 1/4 m cone', 'r 1/4 m cone'],
+    ['1/2 npt weld bung f', 'bung npt 1/2 f'],
+    ['-10 an weld bung m', 'bung an10 m'],
+    ['8 ORFS m', 'orfs8 m'],
+    ['JIS 1/4 m', 'jis 1/4 m'],
+    ['flange 2x38 m6 bore 14', 'flange 2x38 m6 bore14 f'],
+    ['flange m8 2 x 44 bore 20 m', 'flange 2x44 m8 bore20 m'],
+  ])('%s is %s', (text, written) => {
+    expect(formatConnector(parseConnector(text))).toBe(written);
+    expect(parseConnector(written)).toEqual(parseConnector(text));
+  });
+
+  it.each([
+    ['1/8 bsp f', ['rc 1/8 f', 'g 1/8 f']],
+    ['1/8 bsp', ['rc 1/8 f', 'g 1/8 f', 'r 1/8 m', 'g 1/8 m washer']],
+    ['bsp 1/4 m', ['r 1/4 m', 'g 1/4 m washer']],
+    ['1/8 f', ['npt 1/8 f', 'rc 1/8 f', 'g 1/8 f']],
+    ['-6 m', ['an6 m', 'orb6 m', 'sae45-6 m']],
+    ['SAE 10', ['orb10 f', 'orb10 m', 'sae45-10 f', 'sae45-10 m']],
+  ])('%s can be more than one thing, and asks', (text, choices) => {
+    const { choices: offered, suggestion } = refusal(text);
+    expect(offered).toEqual(choices);
+    expect(suggestion).toBeUndefined();
+    for (const choice of offered) expect(formatConnector(parseConnector(choice))).toBe(choice);
+  });
+
+  it.each([
+    ['M18x1.5 crush washer', 'm18x1.5 f washer'],
+    ['9/16-18 o-ring', 'orb6 f'],
+    ['M16x1.5 10L', 'cone24 m16x1.5 f 10l'],
+    ['1/2 npt weld bung', 'bung npt 1/2 f'],
+    ['-10 an weld bung', 'bung an10 f'],
+    ['1/2 pf', 'g 1/2 f'],
+    ['8 ORFS', 'orfs8 f'],
+    ['m14x1.5 captive ring', 'm14x1.5 m captive'],
+  ])('%s lacks its gender only: no word of it is dropped from what is offered', (text, suggestion) =>
+    expect(refusal(text)).toMatchObject({ suggestion }),
+  );
+
+  it.each(['nps 1/4 f', 'jix 6 m', 'npsl 1/2 f', 'bsf 1/4 m', 'anx 6 m', 'ghp 1/2 f', 'rx 1/8 f'])(
+    'offers no other thread as a near spelling: %s',
+    (text) => expect(refusal(text).suggestion).toBeUndefined(),
+  );
+
+  it.each([
+    ['ntp 1/8 f', 'npt 1/8 f'],
+    ['nptt 1/8 f', 'npt 1/8 f'],
+    ['bango m12x1.5', 'banjo m12x1.5'],
+    ['m14x1.5 f wahser', 'm14x1.5 f washer'],
+  ])('mends a slip: %s', (text, suggestion) => expect(refusal(text)).toMatchObject({ suggestion }));
+
+  it.each(['elbow', 'tee an6', 'plug npt 1/4', '90 elbow an8 m', 'adapter m14x1.5 to an6'])(
+    'sends the name of a part to the store: %s',
+    (text) => {
+      const { part, message } = refusal(text);
+      expect(part).toBeDefined();
+      expect(message).toMatch(/is a part, not an end/);
+    },
+  );
+
+  it.each([
+    ['npt 1/8 f oring', /no "oring"|has no/],
+    ['an6 m washer', /has no "washer"/],
+    ['npt straight 1/4 f', /tapered/],
+    ['g taper 1/4 m', /parallel/],
+    ['m14x1.5 9/16-18 f', /Two sizes/],
+    ['5/8-14 jic m', /No 37° flare has the thread 5\/8-14/],
+  ])('drops no word in silence: %s', (text, message) => expect(refusal(text).message).toMatch(message));
+});
