@@ -8,6 +8,8 @@ import { leadSteps, priceOnly, solveChains, type ChainQuery, type ChainWeights }
 interface PlainChain {
   readonly ids: readonly string[];
   readonly joints: number;
+  /** Joints, each that seals at a risk counted as five. */
+  readonly weighed: number;
   readonly cost: number;
   readonly lengthMm: number;
   readonly substance: string;
@@ -147,9 +149,11 @@ function everyChain(query: ChainQuery): PlainChain[] {
       (w.elbows === 'wanted' && turns.every((t) => t === 0) ? w.elbowMinor : 0) +
       w.leadDayMinor * waits +
       w.sealantMinor * matings(placed).filter((m) => m.kind === 'taper').length;
+    const joints = placed.length + 1 + closings.reduce((sum, c) => sum + c.joints, 0);
     found.push({
       ids: placed.map((p) => p.fitting.id),
-      joints: placed.length + 1 + closings.reduce((sum, c) => sum + c.joints, 0),
+      joints,
+      weighed: joints + 4 * matings(placed).filter((m) => m.risk).length,
       cost,
       lengthMm,
       substance: placed
@@ -167,7 +171,7 @@ function everyChain(query: ChainQuery): PlainChain[] {
   visit(query.from, [], [`${connectorKey(query.from)} ${stateOf([])}`]);
   const seen = new Set<string>();
   return found
-    .sort((a, b) => a.joints - b.joints || a.cost - b.cost)
+    .sort((a, b) => a.weighed - b.weighed || a.cost - b.cost)
     .filter(({ substance }) => !seen.has(substance) && seen.add(substance));
 }
 

@@ -1,4 +1,5 @@
 import type { AssembledLine, AssembledPiece } from '../lines/index.js';
+import { formatCut } from '../hose/index.js';
 import { formatQuantity, type UnitSystem } from '../units/index.js';
 import { dimension } from './dimension.js';
 import type { Frame } from './frame.js';
@@ -39,7 +40,7 @@ function cutDimension(
   system: UnitSystem,
 ): Shape[] {
   if (!hose || !endA || !endB) return [];
-  const words = cut ? `cut ${formatQuantity(cut.cutMm, 'length', system)}` : 'cut length open';
+  const words = cut ? `cut ${formatCut(cut.cutMm, system)}` : 'cut length open';
   return dimension([left.x, right.y + below], [right.x, right.y + below], row, words);
 }
 

@@ -1,7 +1,8 @@
 import { constructionById } from '../hose/index.js';
 import { portThreadName } from '../job/index.js';
 import { terminalName, type AssembledLine, type AssembledPiece, type PortTerminal } from '../lines/index.js';
-import { formatDash, formatQuantity, type UnitSystem } from '../units/index.js';
+import { formatCut } from '../hose/index.js';
+import { formatDash, type UnitSystem } from '../units/index.js';
 import type { RunSheetOptions } from './run-sheet.js';
 import type { Shape } from './shape.js';
 
@@ -77,7 +78,7 @@ export function pieceInWords(piece: AssembledPiece, system: UnitSystem): string 
 }
 
 function cutInWords({ cut }: AssembledPiece, system: UnitSystem): string {
-  return cut ? `Cut length ${formatQuantity(cut.cutMm, 'length', system)}.` : 'Cut length open.';
+  return cut ? `Cut length ${formatCut(cut.cutMm, system)}.` : 'Cut length open.';
 }
 
 /** `-6 PTFE core, steel braid`; the different ones where there are several. */

@@ -7,6 +7,8 @@ export { formatBody, formatPassages, formatPlaces, readBody, readPassages, readP
 export { fittingKind, fittingKinds, type FittingKind, type FittingKindId } from './fitting-kinds.js';
 export { FittingSchema } from './fitting-schema.js';
 export { adapter, adapterId } from './standard/adapter.js';
+export { endRating, partRating, type Rating } from './ratings.js';
+export { isSpanner, spannerFor } from './spanners.js';
 export { standardFittings } from './standard/standard-fittings.js';
 export { checkFitting, isKnownConnector, type FittingProblem } from './check-fitting.js';
 export {

@@ -1,4 +1,8 @@
-/** Shortest piece of hose that can be made up between two ends, mm: the sockets must not meet (common practice). */
+import { formatQuantity, type UnitSystem } from '../units/index.js';
+
+/** Hose that must show between two sockets, mm: they must not meet, and the mark of push-out must be seen (common practice). */
+export const SOCKET_GAP_MM = 10;
+/** Shortest piece that can be held and made up at all, mm (common practice). */
 export const SHORTEST_CUT_MM = 20;
 /** Longest length taken at face value, mm; beyond it a slip of the unit is likelier than a hose. */
 export const LONGEST_LINE_MM = 30_000;
@@ -14,11 +18,29 @@ export class CutLengthError extends Error {
   }
 }
 
+/** What the length needs of an end. */
+export interface CutEnd {
+  /** What it takes off the length, mm. */
+  readonly aMm: number;
+  /** How much of the hose goes into it, mm; nothing where it is not said. */
+  readonly socketLengthMm?: number;
+}
+
+/** The shortest hose that can be made up between two ends, mm: both insertion lengths and a gap. */
+export function leastCutMm(endA: CutEnd, endB: CutEnd): number {
+  return Math.max(SHORTEST_CUT_MM, (endA.socketLengthMm ?? 0) + (endB.socketLengthMm ?? 0) + SOCKET_GAP_MM);
+}
+
+/** A length to cut to, rounded up: `597 mm`, `23 9/16 in`. */
+export function formatCut(mm: number, system: UnitSystem = 'metric', bare = false): string {
+  return formatQuantity(mm, 'length', system, { decimals: 0, up: true, ...(bare ? { bare } : {}) });
+}
+
 export interface CutLengthQuery {
   /** From seat centre to seat centre along the hose axis, as taped over the mock-up. */
   readonly assemblyLengthMm: number;
-  readonly endA: { readonly aMm: number };
-  readonly endB: { readonly aMm: number };
+  readonly endA: CutEnd;
+  readonly endB: CutEnd;
   /** Added to the hose for its change of length and for movement; default 0. */
   readonly slackPercent?: number;
 }
@@ -36,10 +58,12 @@ export function cutLength({ assemblyLengthMm, endA, endB, slackPercent = 0 }: Cu
     throw new CutLengthError('The taped length is more than 30 m.', 'Check the unit: 664 is read as 664 mm.');
   if (!(slackPercent >= 0 && slackPercent <= 20)) throw new CutLengthError('Slack must lie between 0 and 20 %.', 'Two per cent is common.');
   const free = assemblyLengthMm - endA.aMm - endB.aMm;
-  if (free < SHORTEST_CUT_MM)
+  const cut = free * (1 + slackPercent / 100);
+  const least = leastCutMm(endA, endB);
+  if (cut < least - 1e-9)
     throw new CutLengthError(
-      `Between these ends only ${Math.max(0, Math.round(free))} mm of hose would be left.`,
+      `Between these ends only ${Math.max(0, Math.round(cut))} mm of hose would be left, and their sockets and a gap take ${Math.ceil(least)} mm.`,
       'Tape longer, take shorter ends, or join the ports with adapters alone.',
     );
-  return free * (1 + slackPercent / 100);
+  return cut;
 }

@@ -2,5 +2,16 @@ export { constructions, constructionById, type Construction, type Hose, type Hos
 export { HoseSchema, HoseEndSchema } from './hose-schema.js';
 export { standardHoses } from './standard-hoses.js';
 export { standardHoseEnds, hoseEndAngles } from './standard-hose-ends.js';
-export { cutLength, CutLengthError, SHORTEST_CUT_MM, LONGEST_LINE_MM, type CutLengthQuery } from './cut-length.js';
+export {
+  cutLength,
+  CutLengthError,
+  formatCut,
+  leastCutMm,
+  LONGEST_LINE_MM,
+  SHORTEST_CUT_MM,
+  SOCKET_GAP_MM,
+  type CutEnd,
+  type CutLengthQuery,
+} from './cut-length.js';
+export { roundMinusStraight, straightened } from './taped-round.js';
 export { hoseJoint, hoseEndProblem } from './hose-joint.js';

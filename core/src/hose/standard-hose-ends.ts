@@ -32,7 +32,8 @@ function swivelEnd(construction: string, dash: number, outsideMm: number, angleD
   const tail = nut.reachMm + 4;
   const radius = angleDeg === 0 ? 0 : BEND_RATIO * dashToMm(dash);
   const angle = (angleDeg * Math.PI) / 180;
-  const aMm = angleDeg === 0 ? shank + nut.reachMm : shank + radius * Math.sin(angle) + tail * Math.cos(angle);
+  // a straight nipple has its hex and the length to hold it by; a bent tube begins nearer the socket
+  const aMm = angleDeg === 0 ? 7 + 0.5 * nut.hexMm + nut.reachMm : shank + radius * Math.sin(angle) + tail * Math.cos(angle);
   const bMm = angleDeg === 0 ? 0 : radius * (1 - Math.cos(angle)) + tail * Math.sin(angle);
   return {
     id: `end-${construction}-${dash}-${angleDeg}`,

@@ -1,5 +1,6 @@
 import { formatQuantity, type UnitSystem } from '../units/index.js';
 import type { MakeUp } from './make-up.js';
+import type { Metal } from './metals.js';
 
 /** A make-up figure in a few characters, in house units: `25–35 N·m`, `1–1 1/2 flats`, `2–3 turns`, `gap 1 mm`. */
 export function formatMakeUp(makeUp: MakeUp, system: UnitSystem = 'metric'): string {
@@ -17,6 +18,24 @@ export function formatMakeUp(makeUp: MakeUp, system: UnitSystem = 'metric'): str
     case 'push':
       return 'push home, tug';
   }
+}
+
+/** Torques of a joint by the weaker of its metals: `18–21 N·m` for `aluminium, or not said`, `30–35 N·m` for `steel into steel`. */
+export function torquesInWords(
+  { torques = [] }: MakeUp,
+  system: UnitSystem = 'metric',
+): { readonly metal: Metal; readonly figure: string; readonly words: string; readonly source: string }[] {
+  return torques.map((t) => ({
+    metal: t.metal,
+    figure: formatMakeUp({ kind: 'torque', low: t.low, high: t.high, unit: 'N·m' }, system),
+    words:
+      t.metal === 'steel'
+        ? 'steel or iron into steel or iron'
+        : torques.length === 1
+          ? 'whatever the metals'
+          : 'where either is aluminium or brass, or not said',
+    source: t.source,
+  }));
 }
 
 function quarters(value: number): string {

@@ -3,7 +3,7 @@ export type { Mating, Consumable, SealKind } from './mating.js';
 export { metalOf, metals, weakerOf, type Metal } from './metals.js';
 export { makeUpBetween, torqueFor, type MakeUp } from './make-up.js';
 export { flareTorques, type TorqueChoice } from './torques.js';
-export { formatMakeUp } from './format-make-up.js';
+export { formatMakeUp, torquesInWords } from './format-make-up.js';
 export { bestInGroove, ringInGroove, type RingInGroove } from './groove.js';
 export { bossRings, captiveRings, faceRings, portRing, metricPortRings, studRings, type ORing } from './o-rings.js';
 export { washerFor, bondedWasherFor, bondedWashers, flatWashers, type Washer } from './washers.js';

@@ -4,6 +4,9 @@ import { bestInGroove, compounds, ringInGroove, type Compound, type Consumable, 
 import { usualSealRules, type SealRules } from './seal-rules.js';
 import { figureOf, madeFor, type Supply } from './supply-schema.js';
 
+/** What the lips of bonded washers are made of. Common practice. */
+const BONDED_COMPOUNDS = ['nbr', 'fkm', 'epdm'];
+
 /** Where a seal sits: what it must bear. */
 export interface SealUse {
   readonly fluid: FluidId;
@@ -20,6 +23,8 @@ export interface Specified {
   readonly why: string;
   /** Nothing of what is known meets it for certain. */
   readonly doubt?: string;
+  /** Compounds that the shop would have taken before it, and why they will not do here. */
+  readonly refused?: readonly { readonly name: string; readonly why: string }[];
 }
 
 /**
@@ -45,7 +50,8 @@ export function specify(
       'by the rules of the shop',
     );
   }
-  const washer = /^(bonded washer|bulkhead sealing washer)$/.test(item) ? item.split(' ')[0] : undefined;
+  if (item === 'bonded washer') return bondedWasher(size ?? '', use.fluid, hotC, offered, rules);
+  const washer = /^(bulkhead sealing washer)$/.test(item) ? item.split(' ')[0] : undefined;
   const gasket = /^(.*) gasket$/.exec(item)?.[1];
   const part = offered.find(
     (s) =>
@@ -58,23 +64,56 @@ export function specify(
 
 /** The first compound of the shop's list that bears the fluid at its heat. */
 export function ringCompound(fluid: FluidId, hotC: number, rules: SealRules = usualSealRules): Compound | undefined {
-  return rules.rings.map((id) => compounds.find((c) => c.id === id)).find((c) => c?.fluids[fluid] === 'good' && c.maxC >= hotC);
+  return listed(rules).find((c) => refusal(c, fluid, hotC) === undefined);
+}
+
+function listed(rules: SealRules): Compound[] {
+  return rules.rings.map((id) => compounds.find((c) => c.id === id)!);
+}
+
+/** Why a compound will not do; undefined where it will. */
+function refusal({ fluids, maxC, note }: Compound, fluid: FluidId, hotC: number): string | undefined {
+  if (fluids[fluid] === 'never') return `${fluid} takes it apart`;
+  if (fluids[fluid] === 'short') return `it does not last in ${fluid}: ${note.charAt(0).toLowerCase()}${note.slice(1).replace(/\.$/, '')}`;
+  return hotC > maxC ? `it bears ${maxC} °C, and ${fluid} gets to ${hotC} °C here` : undefined;
+}
+
+/** What stands before the one that is taken in the shop's list, with the reasons; all of it where none is. */
+function refusedBefore(taken: Compound | undefined, fluid: FluidId, hotC: number, rules: SealRules): Pick<Specified, 'refused'> {
+  const list = listed(rules);
+  const before = taken ? list.slice(0, list.indexOf(taken)) : list;
+  const refused = before.map((c) => ({ name: c.name, why: refusal(c, fluid, hotC)! }));
+  return refused.length > 0 ? { refused } : {};
 }
 
 function ring(size: string, fluid: FluidId, hotC: number, supplies: readonly Supply[], rules: SealRules): Specified {
   const compound = ringCompound(fluid, hotC, rules);
+  const refused = refusedBefore(compound, fluid, hotC, rules);
   if (!compound)
     return {
       name: `O-ring ${size}`,
       why: '',
       doubt: `No ring compound that is known bears ${fluid} at ${hotC} °C for long: ask the ring maker.`,
+      ...refused,
     };
   const part = supplies.find((s) => isOf(s, 'o-ring', { size, compound: compound.id }));
-  return named(
-    `O-ring ${compound.id.toUpperCase()} ${size}`,
-    part,
-    `${compound.id.toUpperCase()} bears ${fluid} up to ${compound.maxC} °C`,
-  );
+  return { ...named(`O-ring ${compound.id.toUpperCase()} ${size}`, part, bearsWords(compound, fluid)), ...refused };
+}
+
+function bearsWords({ id, maxC }: Compound, fluid: FluidId): string {
+  return `${id.toUpperCase()} bears ${fluid} up to ${maxC} °C`;
+}
+
+/** Metal with a rubber lip: the lip must bear the fluid and its heat as a ring must. */
+function bondedWasher(size: string, fluid: FluidId, hotC: number, supplies: readonly Supply[], rules: SealRules): Specified {
+  const made = listed(rules).filter((c) => BONDED_COMPOUNDS.includes(c.id));
+  const compound = made.find((c) => refusal(c, fluid, hotC) === undefined);
+  const refused = refusedBefore(compound, fluid, hotC, { ...rules, rings: made.map((c) => c.id) });
+  const name = `Bonded washer ${size}`;
+  if (!compound)
+    return { name, why: '', doubt: `No lip of a bonded washer bears ${fluid} at ${hotC} °C for long: take copper.`, ...refused };
+  const part = supplies.find((s) => isOf(s, 'washer', { style: 'bonded', size, compound: compound.id }));
+  return { ...named(`${name} ${compound.id.toUpperCase()}`, part, bearsWords(compound, fluid)), ...refused };
 }
 
 /** In a groove of any size: the ring of the catalogue that lies in it as it should, in the compound of the shop. */

@@ -48,13 +48,16 @@ function washers(): Supply[] {
       figures: { style, size, insideMm, outsideMm, thicknessMm },
       source: 'DIN 7603 form A, from memory',
     }));
-  const bonded = bondedWashers.map(({ size, insideMm, outsideMm, thicknessMm }): Supply => ({
-    id: `washer bonded ${size}`,
-    kind: 'washer',
-    name: `Bonded washer ${size}`,
-    figures: { style: 'bonded', size, insideMm, outsideMm, thicknessMm, compound: 'nbr' },
-    source: 'common sizes, from memory',
-  }));
+  const bonded = (['nbr', 'fkm', 'epdm'] as const).flatMap((compound) =>
+    bondedWashers.map(({ size, insideMm, outsideMm, thicknessMm }): Supply => ({
+      // nitrile is what is meant where nothing is said
+      id: `washer bonded ${compound === 'nbr' ? '' : `${compound} `}${size}`,
+      kind: 'washer',
+      name: `Bonded washer ${compound.toUpperCase()} ${size}`,
+      figures: { style: 'bonded', size, insideMm, outsideMm, thicknessMm, compound },
+      source: 'common sizes, from memory',
+    })),
+  );
   const bulkhead = BULKHEADS.map((dash): Supply => ({
     id: `washer bulkhead ${dash}`,
     kind: 'washer',

@@ -100,6 +100,27 @@ describe('what to take for a joint', () => {
     }
   });
 
+  it('says what it refuses before it, and why', () => {
+    expect(specify(ring, { fluid: 'coolant' }, supplies).refused).toEqual([
+      { name: 'fluorocarbon (FKM)', why: expect.stringMatching(/does not last in coolant/) },
+    ]);
+    expect(specify(ring, { fluid: 'engine oil' }, supplies).refused).toBeUndefined();
+    const nitrileFirst = { ...usualSealRules, rings: ['nbr', 'fkm'] } as typeof usualSealRules;
+    expect(specify(ring, { fluid: 'engine oil', hotC: 140 }, supplies, nitrileFirst)).toMatchObject({
+      name: 'O-ring FKM AS568-906',
+      refused: [{ name: 'nitrile (NBR)', why: 'it bears 110 °C, and engine oil gets to 140 °C here' }],
+    });
+    expect(specify(ring, { fluid: 'petrol with alcohol' }, supplies).refused!.length).toBe(usualSealRules.rings.length);
+  });
+
+  it('is a bonded washer whose lip bears the fluid and its heat as well', () => {
+    const bonded = { item: 'bonded washer', size: '13.7 × 20.6 × 2.1', quantity: 1 };
+    expect(name(bonded, { fluid: 'hot synthetic oil' }, supplies)).toBe('Bonded washer FKM 13.7 × 20.6 × 2.1');
+    expect(name(bonded, { fluid: 'coolant', hotC: 100 }, supplies)).toBe('Bonded washer NBR 13.7 × 20.6 × 2.1');
+    expect(specify(bonded, { fluid: 'brake fluid', hotC: 200 }, supplies).doubt).toMatch(/take copper/);
+    expect(specify(bonded, { fluid: 'hot synthetic oil' }, supplies).part).toBeDefined();
+  });
+
   it('follows the school of the shop where several do', () => {
     const rules = { ...usualSealRules, flatWasher: 'aluminium', sealant: 'tape' } as const;
     expect(name(flat, { fluid: 'engine oil' }, supplies)).toBe('Copper washer 14 × 18 × 1.5');

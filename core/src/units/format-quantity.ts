@@ -12,6 +12,8 @@ export interface FormatOptions {
   readonly denominator?: number;
   /** Show inches as a decimal with so many places, as threads are measured. */
   readonly inchDecimals?: number;
+  /** Inches as a fraction are rounded up: what is cut to it is never short. */
+  readonly up?: boolean;
   /** Leave the unit away (it stands in the column's head). */
   readonly bare?: boolean;
 }
@@ -25,7 +27,7 @@ export function formatQuantity(value: number, kind: QuantityKind, system: UnitSy
   const number =
     symbol === 'in'
       ? options.inchDecimals === undefined
-        ? formatInches(value / unitBySymbol('in').factor, options.denominator ?? 16)
+        ? formatInches(value / unitBySymbol('in').factor, options.denominator ?? 16, options.up)
         : formatDecimal(value / unitBySymbol('in').factor, options.inchDecimals)
       : formatDecimal(convert(value, baseSymbol(kind), symbol), options.decimals ?? DECIMALS[symbol] ?? 1);
   if (options.bare) return number;
@@ -45,9 +47,11 @@ export function formatDecimal(value: number, decimals: number): string {
   return value < 0 && Number(shown) !== 0 ? `${MINUS}${shown}` : shown;
 }
 
-/** Inches as a shop says them: `26 1/8`, `5/16`, rounded to the denominator. */
-export function formatInches(inches: number, denominator = 16): string {
-  const count = Math.round(Math.abs(inches) * denominator);
+/** Inches as a shop says them: `26 1/8`, `5/16`, rounded to the denominator, or up to it. */
+export function formatInches(inches: number, denominator = 16, up = false): string {
+  const exact = Math.abs(inches) * denominator;
+  // a thousandth of a step is no step
+  const count = up && inches > 0 ? Math.ceil(exact - 1e-3) : Math.round(exact);
   const whole = Math.floor(count / denominator);
   let top = count % denominator;
   let bottom = denominator;

@@ -7,7 +7,6 @@ import {
   connectorName,
   connectorThread,
   fit,
-  flareTorques,
   formatConnector,
   formatMakeUp,
   formatQuantity,
@@ -15,7 +14,7 @@ import {
   jointDrawing,
   mate,
   sealants,
-  studTorques,
+  torquesInWords,
   threadPairDrawing,
   type Mating,
 } from '@gewinde/core';
@@ -84,22 +83,15 @@ export class PairCheck {
     const uses = mating.seal?.consumables.map((c) => `${c.quantity} ${c.item}${c.size ? ` ${c.size}` : ''}`).join(', ');
     return [
       ...(uses ? [['Uses', uses]] : []),
+      ...(mating.risk ? [['At a risk', mating.risk]] : []),
       ...(mating.makeUp ? [['Make-up', `${formatMakeUp(mating.makeUp, this.preferences.system())}. ${mating.makeUp.note ?? ''}`]] : []),
       ...(mating.dressing ? [['Threads', mating.dressing]] : []),
     ] as [string, string][];
   });
-  /** Torque by material, where a torque is a way to make it up. */
+  /** Torque by the weaker of the two materials, where a torque is a way to make it up. */
   protected readonly torques = computed(() => {
     const mating = this.mating();
-    const flare = this.pair()?.find((c) => c.family === 'flare37');
-    if (mating?.outcome !== 'seals' || !mating.makeUp) return [];
-    const choices = mating.kind === 'cone' && flare ? flareTorques(flare.size) : studTorques(mating.makeUp);
-    const system = this.preferences.system();
-    return choices.map((c) => ({
-      materials: c.materials,
-      figure: `${formatQuantity(c.low, 'torque', system, { bare: true })}–${formatQuantity(c.high, 'torque', system)}`,
-      source: c.source,
-    }));
+    return mating?.outcome === 'seals' && mating.makeUp ? torquesInWords(mating.makeUp, this.preferences.system()) : [];
   });
   /** What the ring may be made of, where a ring seals. */
   protected readonly rings = computed(() =>

@@ -16,15 +16,13 @@ export class Ticket {
   readonly ticket = input.required<CutTicket>();
   private readonly preferences = inject(Preferences);
 
-  protected readonly cut = computed(() => formatQuantity(this.ticket().cutMm, 'length', this.preferences.system()));
+  protected readonly cut = computed(() => formatCut(this.ticket().cutMm, this.preferences.system()));
   /** What comes off a hose that is on the car already. */
   protected readonly shorten = computed(() => {
     const { shortenMm } = this.ticket();
     return shortenMm === undefined ? null : formatQuantity(shortenMm, 'length', this.preferences.system());
   });
-  protected readonly otherCut = computed(() =>
-    formatQuantity(this.ticket().cutMm, 'length', this.preferences.system() === 'metric' ? 'inch' : 'metric'),
-  );
+  protected readonly otherCut = computed(() => formatCut(this.ticket().cutMm, this.preferences.system() === 'metric' ? 'inch' : 'metric'));
   protected readonly assembly = computed(() => formatQuantity(this.ticket().assemblyMm, 'length', this.preferences.system()));
   protected readonly drawing = computed(() =>
     pieceDrawing(this.ticket().assembled, this.ticket().piece, { width: 430, height: 132, system: this.preferences.system() }),

@@ -13,6 +13,7 @@ import {
   sealUseOf,
   specify,
   threadPairDrawing,
+  torquesInWords,
   type AssembledLine,
   type LineJoint,
 } from '@gewinde/core';
@@ -70,19 +71,33 @@ export class JointInspector {
       lookAlikesInWords(threads.outside, 'external', Infinity, this.preferences.system()).find((a) => isMetInPlumbing(a.designation))
     );
   });
+  /** The figure for the metals that meet, and the other one beside it. */
   protected readonly makeUp = computed(() => {
-    const makeUp = this.joint().mating.makeUp;
-    return makeUp ? { figure: formatMakeUp(makeUp, this.preferences.system()), note: makeUp.note } : null;
+    const { mating, metals } = this.joint();
+    const { makeUp } = mating;
+    const system = this.preferences.system();
+    if (!makeUp)
+      return metals?.includes('plastic') ? { figure: "by the maker's figure only", note: 'One side is plastic.', others: [] } : null;
+    const met = metals && makeUp.torques ? `${metals[0]} on ${metals[1]}` : undefined;
+    const shown = makeUp.metal === 'steel' ? 'steel' : 'aluminium';
+    const others = torquesInWords(makeUp, system).filter((t) => makeUp.kind !== 'torque' || t.metal !== shown);
+    return { figure: formatMakeUp(makeUp, system), met, note: makeUp.note, others };
   });
   /** What it takes: the part that meets it by the shop's rules, and why; what is in doubt about it. */
   protected readonly uses = computed(() => {
     const seal = this.joint().mating.seal;
     const catalogue = this.shop.catalogue();
     if (!seal) return null;
-    if (seal.consumables.length === 0) return [{ name: this.joint().uncertain ? seal.method : 'Nothing', why: '', doubt: undefined }];
+    if (seal.consumables.length === 0)
+      return [{ name: this.joint().uncertain ? seal.method : 'Nothing', why: '', doubt: undefined, refused: [] }];
     return seal.consumables.map((needed) => {
-      const { name, why, doubt } = specify(needed, sealUseOf(this.line().line), catalogue?.supplies ?? [], this.shop.schools().seals);
-      return { name: needed.quantity > 1 ? `${needed.quantity} × ${name}` : name, why, doubt };
+      const {
+        name,
+        why,
+        doubt,
+        refused = [],
+      } = specify(needed, sealUseOf(this.line().line), catalogue?.supplies ?? [], this.shop.schools().seals);
+      return { name: needed.quantity > 1 ? `${needed.quantity} × ${name}` : name, why, doubt, refused };
     });
   });
 

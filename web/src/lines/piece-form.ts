@@ -3,11 +3,13 @@ import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import {
   constructions,
   endsForHose,
+  formatCut,
   formatConnector,
   formatDash,
   formatQuantity,
   hosesOfSize,
   LONGEST_LINE_MM,
+  straightened,
   type AssembledLine,
   type AssembledPiece,
   type CommandOf,
@@ -24,6 +26,7 @@ import { type Choice, ChoiceField } from '../shared/choice-field';
 import { QuantityInput } from '../shared/quantity-input';
 import { RowForm } from '../shared/row-form';
 import { BreakDialog } from './break-dialog';
+import { TapingPicture } from './taping-picture';
 
 type Set = CommandOf<'edit-piece'>['set'];
 interface Shown {
@@ -39,7 +42,7 @@ const LENGTH_NAMES: Record<PieceLength['as'], string> = { taped: 'Taped length',
 @Component({
   selector: 'g-piece-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceField, QuantityInput, ReactiveFormsModule],
+  imports: [ChoiceField, QuantityInput, ReactiveFormsModule, TapingPicture],
   templateUrl: './piece-form.html',
   styleUrl: './inspector.scss',
 })
@@ -141,10 +144,16 @@ export class PieceForm {
     (shown, set, version) => this.save(shown, set, version),
     () => this.store.versionOf('line', this.assembled().line.id),
   );
+  /** Rows that add up to what is cut: the last of them is what was rounded up. */
   protected readonly sum = computed(() => {
     const { cut } = this.piece();
     if (!cut) return null;
-    const show = (mm: number) => formatQuantity(mm, 'length', this.preferences.system(), { bare: true });
+    const system = this.preferences.system();
+    const show = (mm: number) => formatQuantity(mm, 'length', system, { bare: true, decimals: 1, inchDecimals: 2 });
+    const step = system === 'metric' ? 0.1 : 0.254;
+    const rows = [cut.givenMm, -cut.endAMm, -cut.endBMm, ...(cut.as === 'taped' ? [cut.slackMm] : [])];
+    const shown = rows.reduce((sum, mm) => sum + Math.round(mm / step) * step, 0);
+    const cutMm = system === 'metric' ? cut.cutMm : Math.ceil((cut.cutMm / 25.4) * 16 - 1e-3) * (25.4 / 16);
     return {
       as: cut.as,
       given: show(cut.givenMm),
@@ -152,11 +161,35 @@ export class PieceForm {
       endB: show(-cut.endBMm),
       slack: show(cut.slackMm),
       percent: cut.slackPercent,
-      cut: formatQuantity(cut.cutMm, 'length', this.preferences.system()),
-      assembly: formatQuantity(cut.assemblyMm, 'length', this.preferences.system()),
-      shorten: cut.shortenMm === undefined ? null : formatQuantity(cut.shortenMm, 'length', this.preferences.system()),
+      up: cutMm - shown > step / 2 ? show(cutMm - shown) : null,
+      cut: formatCut(cut.cutMm, system),
+      assembly: formatQuantity(cut.assemblyMm, 'length', system),
+      shorten: cut.shortenMm === undefined ? null : formatQuantity(cut.shortenMm, 'length', system),
     };
   });
+  /** Where an end is bent, the tape must run straight on to the centreline of the port; what to take off where it followed the bend. */
+  protected readonly bent = computed(() => {
+    const { endA, endB, piece } = this.piece();
+    if (!endA || !endB || (endA.angleDeg === 0 && endB.angleDeg === 0) || (piece.length && piece.length.as !== 'taped')) return null;
+    const taped = piece.length?.mm;
+    const straight = taped === undefined ? undefined : straightened(taped, endA, endB);
+    const show = (mm: number) => formatQuantity(mm, 'length', this.preferences.system());
+    return {
+      straightMm: straight,
+      off: straight === undefined ? null : show(taped! - straight),
+      full: [endA, endB].some((end) => end.angleDeg >= 180),
+    };
+  });
+
+  /** The length was taped round the bends: it becomes the one straight along the hose. */
+  protected unbend(mm: number): void {
+    const { id } = this.assembled().line;
+    const { key } = this.piece().piece;
+    this.store.attempt(
+      () => this.store.change({ do: 'edit-piece', id, piece: key, set: { length: { mm, as: 'taped' } } }),
+      `Taped length ${formatQuantity(mm, 'length', this.preferences.system())}, straight along the hose`,
+    );
+  }
 
   protected break(): void {
     const dialog = this.modal.open(BreakDialog, { ariaLabelledBy: 'break-title', size: 'lg', scrollable: true });

@@ -7,9 +7,11 @@ import {
   componentDrawing,
   componentKindOf,
   componentKinds,
+  componentMetals,
   findFitting,
   type Component as EngineComponent,
   type ComponentKind,
+  type ComponentMetal,
   type Fitting,
   type Port,
   letters,
@@ -19,7 +21,7 @@ import { v4 as uuid } from 'uuid';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { DrawingView } from '../shared/drawing';
-import { ChoiceField, plainChoices } from '../shared/choice-field';
+import { type Choice, ChoiceField, plainChoices } from '../shared/choice-field';
 import { refuse } from '../shared/field-problem';
 import { Icon } from '../shared/icon';
 import { PartPicker } from '../shared/part-picker';
@@ -46,6 +48,10 @@ export class Survey {
   private readonly view = inject(JobView);
   private readonly router = inject(Router);
   protected readonly kinds = plainChoices(componentKinds);
+  protected readonly metals: readonly Choice<ComponentMetal | null>[] = [
+    { value: null, name: 'metal not said' },
+    ...componentMetals.map((metal) => ({ value: metal, name: metal })),
+  ];
   protected readonly adding = new FormGroup({
     kind: new FormControl<ComponentKind>('turbo', { nonNullable: true }),
     name: new FormControl('', { nonNullable: true, validators: [Validators.maxLength(letters.name)] }),
@@ -73,10 +79,11 @@ export class Survey {
     new FormGroup({
       name: new FormControl('', { nonNullable: true, validators: [Validators.pattern(/\S/), (c) => Validators.required(c)] }),
       kind: new FormControl<ComponentKind>('turbo', { nonNullable: true }),
+      metal: new FormControl<ComponentMetal | null>(null),
       note: new FormControl('', { nonNullable: true }),
     }),
     this.chosen,
-    ({ name, kind, note }) => ({ name, kind, note }),
+    ({ name, kind, note, metal = null }) => ({ name, kind, note, metal }),
     ({ id }, set, version) => this.store.edit('component', id, set, version),
     (id) => this.store.versionOf('component', id),
   );

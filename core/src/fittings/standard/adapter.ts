@@ -1,6 +1,10 @@
 import { bareConnector, endForm, familyById, formatConnector, shapeOf, type Connector } from '../../connectors/index.js';
 import { kindOf, type Fitting, type Material } from '../fitting.js';
 import { fittingKind, type FittingKindId } from '../fitting-kinds.js';
+import { partRating } from '../ratings.js';
+import { spannerFor } from '../spanners.js';
+import { commonBody } from './common-body.js';
+import { volumeCm3 } from './volume.js';
 
 const SOURCE = 'standard ends, common proportions';
 
@@ -16,13 +20,8 @@ export interface Make {
   readonly oneWay?: boolean;
 }
 
-/** Density in kg/dm³, and what a wall of common proportions holds in bar at a bore of 1 mm; limits of heat in °C. Common practice. */
-const METALS: Readonly<Record<Material, readonly [density: number, holds: number, minTempC: number, maxTempC: number]>> = {
-  aluminium: [2.7, 420, -54, 200],
-  steel: [7.85, 1150, -40, 260],
-  stainless: [7.9, 1050, -54, 400],
-  brass: [8.5, 640, -54, 200],
-};
+/** Density in kg/dm³. */
+const DENSITY: Readonly<Record<Material, number>> = { aluminium: 2.7, steel: 7.85, stainless: 7.9, brass: 8.5 };
 
 /** The id the catalogue gives an adapter: its ends and its angle, `npt1/8m+an6m@90`. */
 export function adapterId(a: Connector, b: Connector, angleDeg: number): string {
@@ -40,7 +39,7 @@ function partId(ends: readonly Connector[], angleDeg: number, { kind, material, 
 export function adapter(a: Connector, b: Connector, angleDeg: number, make: Make = {}): Fitting {
   const forms = [endForm(a), endForm(b)] as const;
   const banjo = shapeOf(a) === 'banjo';
-  const hexMm = Math.max(forms[0].hexMm, forms[1].hexMm, make.bodyHex ?? 0);
+  const hexMm = hexFor([a, b], Math.max(forms[0].hexMm, forms[1].hexMm, make.bodyHex ?? 0));
   const boreMm = make.boreMm ?? tenth(Math.min(forms[0].boreMm, forms[1].boreMm));
   const legsMm = angleDeg
     ? forms.map((form, i) => tenth(form.reachMm + (banjo ? (i === 0 ? 0 : forms[0].outsideMm * 0.75) : 0.62 * hexMm)))
@@ -57,16 +56,31 @@ export function adapter(a: Connector, b: Connector, angleDeg: number, make: Make
 /** A tee or a cross: run, run, branch, branch; each leg from the crossing of the axes to its seat. */
 export function branched(ends: readonly Connector[], make: Make = {}): Fitting {
   const forms = ends.map(endForm);
-  const hexMm = Math.max(...forms.map((f) => Math.min(f.hexMm, forms[0]!.hexMm * 1.15)));
+  // no smaller than what any of its ends needs round its thread
+  const hexMm = hexFor(ends, Math.max(...forms.map((f) => f.hexMm)));
   const legsMm = forms.map((form) => tenth(form.reachMm + 0.62 * hexMm));
   const boreMm = tenth(Math.min(forms[0]!.boreMm, forms[1]!.boreMm));
   return part(ends, make, { hexMm, boreMm, legsMm, lengthMm: legsMm[0]! + legsMm[1]! }, partId(ends, 0, make));
 }
 
+/** A part with a body of its own, by common proportions. */
+export function withBody(ends: readonly Connector[], kind: FittingKindId, make: Make = {}): Fitting {
+  const body = commonBody(ends, kind);
+  const bore = Math.min(...ends.map((end) => endForm(end).boreMm));
+  const bare = part(
+    ends,
+    { ...make, kind },
+    { hexMm: hexFor(ends, body.acrossMm), boreMm: tenth(bore), lengthMm: body.heightMm },
+    partId(ends, 0, { ...make, kind }),
+  );
+  const { hexMm: _, ...rest } = bare;
+  return { ...rest, body };
+}
+
 /** A plug, a cap or a weld bung: one end, and what stands out of the joint. */
 export function single(end: Connector, make: Make = {}): Fitting {
   const form = endForm(bareConnector(end));
-  const hexMm = form.hexMm;
+  const hexMm = hexFor([end], form.hexMm);
   const bung = familyById(end.family).carries === true;
   return part(
     [end],
@@ -83,22 +97,18 @@ function part(
   id: string,
 ): Fitting {
   const material = make.material ?? 'aluminium';
-  const [density, holds, minTempC, maxTempC] = METALS[material];
-  const { hexMm = 10, boreMm = 0, lengthMm = 10 } = figures;
-  // a hex bar of its length less its bore and what is turned away
-  const cm3 = ((0.866 * hexMm ** 2 - 0.785 * boreMm ** 2) * lengthMm * (0.75 + (ends.length > 2 ? 0.3 : 0))) / 1000;
-  const widest = Math.max(...ends.map((e) => endForm(bareConnector(e)).boreMm), 1);
+  const { maxBar, minTempC, maxTempC } = partRating({ ends, material });
   const bare: Fitting = {
     id,
     name: '',
     ends,
     ...(make.kind ? { kind: make.kind } : {}),
     ...figures,
-    hexMm: tenth(hexMm),
-    lengthMm: tenth(lengthMm),
-    massG: Math.max(1, Math.round(cm3 * density)),
+    hexMm: tenth(figures.hexMm ?? 10),
+    lengthMm: tenth(figures.lengthMm ?? 10),
+    massG: Math.max(1, Math.round(volumeCm3(ends, figures, make.bodyMm) * DENSITY[material])),
     material,
-    maxBar: Math.round(holds / Math.sqrt(widest) / 5) * 5,
+    maxBar,
     minTempC,
     maxTempC,
     ...(make.oneWay ? { oneWay: true } : {}),
@@ -106,6 +116,15 @@ function part(
   };
   const kind = kindOf(bare);
   return { ...bare, kind, name: nameOf(bare, kind, make) };
+}
+
+/** The spanner of the row that its threads belong to: inch ones an inch spanner, all others a metric one. */
+function hexFor(ends: readonly Connector[], acrossMm: number): number {
+  const inch = ends.some(
+    (end) =>
+      ['dash', 'inch'].includes(familyById(bareConnector(end).family).sizeKind) || familyById(bareConnector(end).family).americanEnds,
+  );
+  return spannerFor(acrossMm, inch ? 'inch' : 'metric');
 }
 
 function nameOf(fitting: Fitting, kind: FittingKindId, make: Make): string {

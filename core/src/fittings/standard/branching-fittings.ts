@@ -1,6 +1,7 @@
 import { parseConnector } from '../../connectors/index.js';
 import type { Fitting } from '../fitting.js';
-import { branched } from './adapter.js';
+import { branched, type Make } from './adapter.js';
+import { series } from './series.js';
 
 const DASHES = [3, 4, 6, 8, 10, 12, 16];
 const PIPES = ['1/8', '1/4', '3/8', '1/2', '3/4'];
@@ -49,5 +50,56 @@ export function branchingFittings(): Fitting[] {
     ['m18x1.5', 8],
   ] as const)
     add(`${thread} m washer`, `an${d} m`, 'npt 1/8 f');
+  return list;
+}
+
+/** A place for a sensor or gauge in the run of a line. */
+const SENSORS = ['npt 1/8 f', 'npt 1/4 f', 'm10x1 f washer', 'm12x1.5 f washer', 'm14x1.5 f washer', 'rc 1/8 f'];
+
+/** Tees by rule: sensor ports in the run of every dash size, equal and reducing tees of flare, boss, pipe and hose, double banjos. */
+export function furtherTees(): Fitting[] {
+  const list: Fitting[] = [];
+  const add = (ends: readonly string[], make: Make = {}): void => void list.push(branched(ends.map(parseConnector), make));
+  const dashes = series['an m'].map(({ dash }) => dash);
+  for (const [i, d] of dashes.entries()) {
+    for (const sensor of SENSORS) {
+      add([`an${d} f swivel`, `an${d} m`, sensor]);
+      add([`an${d} m`, `an${d} m`, sensor]);
+    }
+    add([`an${d} m`, `an${d} m`, `an${d} m`]);
+    add([`an${d} m`, `an${d} m`, `an${d} f swivel`]);
+    add([`an${d} f swivel`, `an${d} m`, `an${d} m`]);
+    add([`an${d} m`, `an${d} m`, `an${d} m`, `an${d} m`]);
+    add([`orb${d} m adjustable`, `an${d} m`, `an${d} m`]);
+    add([`an${d} m`, `an${d} m`, `orb${d} m adjustable`]);
+    add([`orb${d} f`, `orb${d} f`, `orb${d} f`]);
+    for (const small of dashes.slice(Math.max(0, i - 3), i)) {
+      add([`an${d} m`, `an${d} m`, `an${small} m`]);
+      add([`an${d} m`, `an${small} m`, `an${small} m`]);
+    }
+  }
+  const pipes = series['npt m'].map(({ notation }) => notation.split(' ')[1]!);
+  for (const [i, p] of pipes.entries()) {
+    for (const material of [undefined, 'brass'] as const) {
+      const make = material ? { material } : {};
+      add([`npt ${p} f`, `npt ${p} f`, `npt ${p} f`], make);
+      add([`npt ${p} m`, `npt ${p} f`, `npt ${p} f`], make);
+      add([`npt ${p} f`, `npt ${p} f`, `npt ${p} m`], make);
+      for (const small of pipes.slice(Math.max(0, i - 2), i)) {
+        add([`npt ${p} f`, `npt ${p} f`, `npt ${small} f`], make);
+        add([`npt ${p} m`, `npt ${p} f`, `npt ${small} f`], make);
+      }
+    }
+    add([`npt ${p} m`, `npt ${p} m`, `npt ${p} m`]);
+    add([`r ${p} m`, `rc ${p} f`, `rc ${p} f`]);
+    add([`rc ${p} f`, `rc ${p} f`, `rc ${p} f`]);
+  }
+  for (const bores of [series.barb, series['metric barb']])
+    for (const [i, { notation }] of bores.entries()) {
+      add([notation, notation, notation]);
+      for (const small of bores.slice(Math.max(0, i - 2), i)) add([notation, notation, small.notation]);
+      for (const sensor of ['npt 1/8 f', 'm10x1 f washer']) add([notation, notation, sensor]);
+    }
+  for (const { notation, dash } of series.banjo) add([notation, `an${dash} m`, `an${dash} m`], { kind: 'banjo', material: 'steel' });
   return list;
 }

@@ -1,6 +1,7 @@
 import { parseConnector } from '../../connectors/index.js';
 import type { Fitting } from '../fitting.js';
-import { adapter, type Make } from './adapter.js';
+import { adapter, withBody, type Make } from './adapter.js';
+import { series } from './series.js';
 
 /** Bores a feed restrictor is drilled to, mm. Common practice. */
 const RESTRICTORS = [0.8, 0.9, 1, 1.2, 1.5, 2];
@@ -39,5 +40,48 @@ export function inlineFittings(): Fitting[] {
     ['2x38 bore16', 4],
   ] as const)
     add(`flange ${flange} m`, `an${d} m`, { kind: 'flange' });
+  return list;
+}
+
+/** Posts of filters that are met, by thread. Common practice. */
+const POSTS = [
+  'm18x1.5',
+  'm20x1.5',
+  'm22x1.5',
+  'm24x1.5',
+  'm26x1.5',
+  'm27x2',
+  '3/4-16',
+  '13/16-16',
+  '1-12',
+  '1-16',
+  '1 1/8-16',
+  '1 1/2-16',
+];
+
+/** Check valves of hose lines, ball and sampling valves, bulkheads of every dash size, conversions of filter posts. */
+export function furtherInline(): Fitting[] {
+  const list: Fitting[] = [];
+  const add = (a: string, b: string, make: Make, angle = 0): void =>
+    void list.push(adapter(parseConnector(a), parseConnector(b), angle, make));
+  const valve = (...ends: string[]): void => void list.push(withBody(ends.map(parseConnector), 'valve'));
+  for (const { notation, dash } of [...series.barb, ...series['metric barb']])
+    if (dash <= 12) add(notation, notation, { kind: 'check valve', bodyMm: 20 + dash, bodyHex: 10 + 2 * dash, oneWay: true });
+  for (const { notation, dash } of series['npt f'])
+    if (dash <= 16) {
+      add(notation, notation, { kind: 'check valve', bodyMm: 14, oneWay: true });
+      valve(notation, notation);
+    }
+  for (const { dash } of series['an m']) {
+    add(`bulkhead an${dash} m`, `an${dash} m`, { kind: 'bulkhead', bodyMm: 12 });
+    if (dash >= 4) for (const angle of [45, 90]) add(`bulkhead an${dash} m`, `an${dash} m`, { kind: 'bulkhead' }, angle);
+    add(`an${dash} m`, `an${dash} m`, { kind: 'check valve', bodyMm: 18 + dash, bodyHex: 8 + 2 * dash, oneWay: true });
+    if (dash >= 4 && dash <= 16) valve(`an${dash} m`, `an${dash} m`);
+  }
+  for (const { notation, dash } of series.barb) if (dash >= 4 && dash <= 12) valve(notation, notation);
+  // drawn off while the engine runs
+  for (const port of ['npt 1/8 m', 'npt 1/4 m', 'm10x1 m washer', 'm14x1.5 m washer', 'r 1/8 m']) valve(port, 'barb 1/4');
+  for (const inside of POSTS)
+    for (const outside of POSTS) if (inside !== outside) add(`post ${outside} f`, `post ${inside} m`, { material: 'steel' });
   return list;
 }

@@ -1,14 +1,15 @@
 import { formatConnector } from '../../connectors/index.js';
 import { kindOf, type Fitting } from '../fitting.js';
+import { adaptersByRule } from './adapter-rules.js';
 import { adapter } from './adapter.js';
-import { branchingFittings } from './branching-fittings.js';
+import { branchingFittings, furtherTees } from './branching-fittings.js';
 import { britishAndMetricAdapters } from './british-and-metric-adapters.js';
-import { closingFittings } from './closing-fittings.js';
-import { inlineFittings } from './inline-fittings.js';
+import { closingFittings, furtherClosings } from './closing-fittings.js';
+import { furtherInline, inlineFittings } from './inline-fittings.js';
 import { standardAdapters } from './standard-adapters.js';
 
 /**
- * The common fittings of the trade in all their sizes from -3 to -16, with dimensions from the end forms of the standards and
+ * The common fittings of the trade in all their sizes from -3 to -24, with dimensions from the end forms of the standards and
  * proportions, limits and masses by common practice: measure the parts in hand, keep to the maker's limits. They carry no price,
  * supplier or stock: those are a shop's.
  */
@@ -21,8 +22,15 @@ export function standardFittings(): Fitting[] {
     ...branchingFittings(),
     ...closingFittings(),
     ...inlineFittings(),
+    ...adaptersByRule(),
+    ...furtherTees(),
+    ...furtherClosings(),
+    ...furtherInline(),
   ];
-  return [...new Map(all.map((f) => [f.id, f])).values()];
+  // what was made by hand goes before what a rule makes
+  const made = new Map<string, Fitting>();
+  for (const part of all) if (!made.has(part.id)) made.set(part.id, part);
+  return [...made.values()];
 }
 
 /** Straight pipe and flare adapters that are stocked in steel as well. */
