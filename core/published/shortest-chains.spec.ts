@@ -18,16 +18,20 @@ import {
  */
 const JOINT = 1e7;
 const fittings: Fitting[] = standardFittings()
-  .filter((f) => f.ends.length === 2 && isPlain(f))
+  .filter((f, i) => f.ends.length === 2 && isPlain(f) && i < 1500)
   .map((f, i) => ({ ...f, priceMinor: 100 + ((i * 7919) % 2000) }));
 
+const proper = (a: Connector, b: Connector): boolean => {
+  const { outcome, risk } = mate(a, b);
+  return outcome === 'seals' && !risk;
+};
 const exposed = new Map<string, Connector>(fittings.flatMap((f) => f.ends).map((c) => [connectorKey(c), c]));
 const graph = new graphology.DirectedGraph();
 for (const name of exposed.keys()) graph.addNode(name);
 for (const [name, c] of exposed)
   for (const f of fittings)
     for (const [inner, outer] of [f.ends, [...f.ends].reverse()] as (readonly [Connector, Connector])[]) {
-      if (sizeGroup(bareConnector(inner)) !== sizeGroup(bareConnector(c)) || mate(c, inner).outcome !== 'seals') continue;
+      if (sizeGroup(bareConnector(inner)) !== sizeGroup(bareConnector(c)) || !proper(c, inner)) continue;
       const weight = JOINT + f.priceMinor!;
       const known = graph.hasEdge(name, connectorKey(outer))
         ? (graph.getEdgeAttribute(name, connectorKey(outer), 'weight') as number)
@@ -44,12 +48,12 @@ it('finds the chain of fewest joints and least price that the package finds, fro
     const lengthTo = (path: readonly string[]): number =>
       path.slice(1).reduce((sum, node, i) => sum + (graph.getEdgeAttribute(path[i]!, node, 'weight') as number), 0);
     for (const to of goals) {
-      const ends = [...exposed]
-        .filter(([, c]) => mate(c, to).outcome === 'seals')
-        .flatMap(([key]) => (paths[key] ? [lengthTo(paths[key])] : []));
+      const ends = [...exposed].filter(([, c]) => proper(c, to)).flatMap(([key]) => (paths[key] ? [lengthTo(paths[key])] : []));
       const best = Math.min(...ends);
       const chain = solveChains({ from, to, fittings, limit: 1, maxFittings: 5 }).chains[0];
-      if (best >= 6 * JOINT) expect(chain?.fittings.length ?? 6).toBeGreaterThanOrEqual(Math.min(6, Math.floor(best / JOINT)));
+      // what seals at a risk is taken where nothing proper does
+      if (chain?.joints.some((joint) => joint.risk)) expect(best).toBe(Infinity);
+      else if (best >= 6 * JOINT) expect(chain?.fittings.length ?? 6).toBeGreaterThanOrEqual(Math.min(6, Math.floor(best / JOINT)));
       else {
         joined += 1;
         expect(chain!.fittings.length * JOINT + chain!.priceMinor).toBe(best);

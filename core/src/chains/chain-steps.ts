@@ -1,5 +1,5 @@
-import { familyById, type Connector } from '../connectors/index.js';
-import { isClosing, isPlain, leadsTo, lengthBetween, openEnds, turnBetween, type Fitting } from '../fittings/index.js';
+import { familyById, shapeOf, type Connector } from '../connectors/index.js';
+import { fittingKind, isClosing, isPlain, kindOf, leadsTo, lengthBetween, openEnds, turnBetween, type Fitting } from '../fittings/index.js';
 import type { ChainQuery } from './chain.js';
 import { ChainStates, type Transition } from './chain-states.js';
 import { leadStep, ownCost, priceOnly } from './chain-weights.js';
@@ -29,6 +29,8 @@ export class ChainSteps {
   private readonly uses: readonly string[];
   private readonly avoid: ReadonlySet<string>;
   private readonly materials: readonly string[];
+  /** A hole through a wall is one of the two: what goes through it may be taken. */
+  private readonly wall: boolean;
 
   constructor(
     private readonly query: ChainQuery,
@@ -38,6 +40,7 @@ export class ChainSteps {
     this.uses = constraints.use ?? [];
     this.avoid = new Set(constraints.avoid ?? []);
     this.materials = constraints.materials ?? [];
+    this.wall = [query.from, query.to].some((c) => shapeOf(c) === 'hole');
     this.states = new ChainStates({
       turn: constraints.turnDeg === undefined ? undefined : Math.round(constraints.turnDeg * 10),
       turns: [...new Set([...index.turns, ...turnsOfParts(query.fittings, this.uses)])],
@@ -133,7 +136,7 @@ export class ChainSteps {
   private mayRun({ fitting, inEnd, outEnd }: Passage): boolean {
     const { constraints = {}, flow } = this.query;
     if (!this.mayServe(fitting)) return false;
-    if (!isPlain(fitting) && !this.uses.includes(fitting.id)) return false;
+    if (!isPlain(fitting) && !this.uses.includes(fitting.id) && !(this.wall && fittingKind(kindOf(fitting)).throughWall)) return false;
     if (constraints.leastBoreMm !== undefined && (fitting.boreMm ?? Infinity) < constraints.leastBoreMm) return false;
     return !flow || (flow === 'from-to' ? leadsTo(fitting, inEnd, outEnd) : leadsTo(fitting, outEnd, inEnd));
   }

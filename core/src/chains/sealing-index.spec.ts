@@ -36,7 +36,7 @@ describe('the index of a catalogue', () => {
     expect(new Set(flare.map((b) => b.turn))).toEqual(new Set([0, 450, 900]));
     expect(new Set(flare.map((b) => `${b.turn} ${b.simple}`)).size).toBe(flare.length);
     const straight = flare.find((b) => b.turn === 0 && b.simple)!;
-    expect(straight.passages.map((p) => p.fitting.material).sort()).toEqual(['aluminium', 'steel']);
+    expect(straight.passages.map((p) => p.fitting.material).sort()).toEqual(['aluminium', 'stainless', 'steel']);
     expect(straight.shortestMm).toBe(Math.min(...straight.passages.map((p) => p.fitting.lengthMm!)));
   });
 
@@ -51,7 +51,7 @@ describe('the index of a catalogue', () => {
     expect(index.hasPart(c('an6 m'), c('npt 1/4 m'))).toBe(true);
     expect(index.hasPart(c('npt 1/8 m'), c('an12 m'))).toBe(false);
     const metals = index.cheapestWith(node('npt 1/4 m'));
-    expect([...metals.keys()].sort()).toEqual(['aluminium', 'steel']);
+    expect([...metals.keys()].sort()).toEqual(['aluminium', 'brass', 'stainless', 'steel']);
     expect(index.cheapestWith(node('bubble m10x1 m')).size).toBe(0);
   });
 

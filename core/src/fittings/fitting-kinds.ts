@@ -10,6 +10,8 @@ export interface FittingKind {
   readonly closes?: true;
   /** Cannot be screwed in: it becomes part of something. */
   readonly welded?: true;
+  /** Goes through a wall: taken where one is to be passed, not as a mere joiner. */
+  readonly throughWall?: true;
   /** Has a body of its own, with its ends at their places on it and passages inside. */
   readonly bodied?: true;
   /** A shell round what it holds, not a block with channels. */
@@ -25,7 +27,7 @@ export const fittingKinds = [
   { id: 'tee', name: 'tees', ends: [3, 3] },
   { id: 'cross', name: 'crosses', ends: [4, 4] },
   { id: 'banjo', name: 'banjos', ends: [2, 3] },
-  { id: 'bulkhead', name: 'bulkhead fittings', ends: [2, 2] },
+  { id: 'bulkhead', name: 'bulkhead fittings', ends: [2, 2], throughWall: true },
   { id: 'flange', name: 'flanges', ends: [2, 2] },
   { id: 'sensor adapter', name: 'sensor adapters', ends: [2, 2] },
   { id: 'plug', name: 'plugs', ends: [1, 1], closes: true },

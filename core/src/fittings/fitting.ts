@@ -28,7 +28,7 @@ export function openEnds(fitting: Fitting, inEnd: number, outEnd: number): numbe
 /** May stand in a chain without having been asked for. */
 export function isPlain(fitting: Fitting): boolean {
   const kind = fittingKind(kindOf(fitting));
-  return !kind.function && !kind.welded;
+  return !kind.function && !kind.welded && !kind.throughWall;
 }
 
 /** Closes an open end: a plug, a cap, a spin-on filter on its post. */

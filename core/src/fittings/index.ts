@@ -7,6 +7,7 @@ export { formatBody, formatPassages, formatPlaces, readBody, readPassages, readP
 export { fittingKind, fittingKinds, type FittingKind, type FittingKindId } from './fitting-kinds.js';
 export { FittingSchema } from './fitting-schema.js';
 export { adapter, adapterId } from './standard/adapter.js';
+export { commonAdapters, coverageOf, type Coverage, type CoverageRow } from './coverage.js';
 export { endRating, partRating, type Rating } from './ratings.js';
 export { isSpanner, spannerFor } from './spanners.js';
 export { standardFittings } from './standard/standard-fittings.js';

@@ -1,8 +1,9 @@
+import { fewestThrough } from '../chains/index.js';
 import { connectorKey, familyById } from '../connectors/index.js';
 import { fittingKind, kindOf, type Fitting, type FittingKindId } from '../fittings/index.js';
 import type { Catalogue } from '../job/index.js';
 import { mate } from '../seals/index.js';
-import { waysAcross, type Gap, type Way, type WaysOptions } from './ways.js';
+import { USUAL_MOST_FITTINGS, waysAcross, type Gap, type Way, type WaysOptions } from './ways.js';
 
 /** What can be put in at a place, and the best way with it. No parts where nothing in particular is put in. */
 export interface PartBetween {
@@ -10,8 +11,8 @@ export interface PartBetween {
   readonly way: Way;
 }
 
-/** Most parts that are tried before the list is cut: a kind has a few dozen sizes. */
-const MOST_TRIED = 400;
+/** Most parts that are tried one after another, of those that may lead to the fewest joints. */
+const MOST_TRIED = 40;
 const MOST_OFFERED = 8;
 
 /**
@@ -24,15 +25,27 @@ export function partsBetween(gap: Gap, kind: FittingKindId | null, catalogue: Ca
   if (kind === null)
     return waysAcross(gap, catalogue, { ...options, limit: MOST_OFFERED, bare: true }).ways.map((way) => ({ parts: [], way }));
   const ofKind = catalogue.fittings.filter((f) => !f.retired && f.ends.length > 1 && kindOf(f) === fittingKind(kind).id);
-  const tried = kind === 'dry-break' ? halves(ofKind) : ofKind.map((part) => [part.id]);
-  return tried
-    .slice(0, MOST_TRIED)
-    .flatMap((use) => {
-      const wishes = { ...options.wishes, use };
-      return waysAcross(gap, catalogue, { ...options, wishes, limit: 1, bare: true }).ways.map((way) => ({ parts: use, way }));
-    })
-    .sort((a, b) => a.way.jointCount - b.way.jointCount || a.way.costMinor - b.way.costMinor)
-    .slice(0, MOST_OFFERED);
+  const maxFittings = options.wishes?.mostFittings ?? USUAL_MOST_FITTINGS;
+  const fewest = fewestThrough({ from: gap.from.connector, to: gap.to.connector, fittings: catalogue.fittings, maxFittings });
+  const least = new Map(ofKind.map((part) => [part.id, fewest(part)]));
+  const price = new Map(ofKind.map((part) => [part.id, part.priceMinor ?? Infinity]));
+  const joining = ofKind.filter((part) => least.get(part.id)! < Infinity);
+  const tried = (kind === 'dry-break' ? halves(joining) : joining.map((part) => [part.id]))
+    .map((use) => ({ use, least: Math.max(...use.map((id) => least.get(id)!)), cost: use.reduce((sum, id) => sum + price.get(id)!, 0) }))
+    .sort((a, b) => a.least - b.least || a.cost - b.cost)
+    .slice(0, MOST_TRIED);
+  const found: PartBetween[] = [];
+  for (const { use, least: fittings } of tried) {
+    // those that follow cannot have fewer joints than what is found
+    if (found.length >= MOST_OFFERED && found.sort(fewerFirst)[MOST_OFFERED - 1]!.way.jointCount < fittings + 1) break;
+    const wishes = { ...options.wishes, use };
+    for (const way of waysAcross(gap, catalogue, { ...options, wishes, limit: 1, bare: true }).ways) found.push({ parts: use, way });
+  }
+  return found.sort(fewerFirst).slice(0, MOST_OFFERED);
+}
+
+function fewerFirst(a: PartBetween, b: PartBetween): number {
+  return a.way.jointCount - b.way.jointCount || a.way.costMinor - b.way.costMinor;
 }
 
 /** Each part by itself, and with each part that closes on the end that parts. */

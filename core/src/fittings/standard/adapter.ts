@@ -1,5 +1,6 @@
 import { bareConnector, endForm, familyById, formatConnector, shapeOf, type Connector } from '../../connectors/index.js';
 import { kindOf, type Fitting, type Material } from '../fitting.js';
+import { lengthBetween } from '../end-frames.js';
 import { fittingKind, type FittingKindId } from '../fitting-kinds.js';
 import { partRating } from '../ratings.js';
 import { spannerFor } from '../spanners.js';
@@ -74,7 +75,8 @@ export function withBody(ends: readonly Connector[], kind: FittingKindId, make: 
     partId(ends, 0, { ...make, kind }),
   );
   const { hexMm: _, ...rest } = bare;
-  return { ...rest, body };
+  const whole = { ...rest, body };
+  return { ...whole, lengthMm: Math.round(lengthBetween(whole, 0, 1) * 100) / 100 };
 }
 
 /** A plug, a cap or a weld bung: one end, and what stands out of the joint. */
