@@ -4,16 +4,21 @@ import { asShopChange } from '../history/change.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
-import { catalogueRevision, readPart } from './catalogue-store.js';
+import { readPart } from './catalogue-store.js';
 import { runShopCommands } from './shop-commands.js';
+import { ToldCatalogue } from './told-catalogue.js';
 
 /** What all jobs share: the catalogue and its lists, and what the shop weighs. */
 export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise<void> {
+  const told = new ToldCatalogue(db, heavy);
+  // the first to ask does not wait for it to be read
+  app.addHook('onListen', async () => void told.revision().then(async (revision) => told.at(revision)).catch(() => undefined));
   serve(app, shopContracts.readCatalogue, async ({ request, reply }) => {
-    const tag = `"${await catalogueRevision(db)}"`;
+    const revision = await told.revision();
+    const tag = `"${revision}"`;
     void reply.header('etag', tag).header('cache-control', 'no-cache');
     if (request.headers['if-none-match'] === tag) return reply.status(304).send();
-    return heavy.run('readShop');
+    return told.at(revision);
   });
   serve(app, shopContracts.readPart, async ({ params }) => readPart(db, params.part));
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
