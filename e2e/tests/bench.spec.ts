@@ -169,7 +169,7 @@ test('the matrix is walked by keys and leads to the pair drawn', async ({ page }
   await page.goto('/bench/matrix');
   await expect(page.getByRole('table')).toBeVisible();
   await page.getByLabel('Size').selectOption({ label: '1/8 pipe' });
-  await expect(page.getByRole('rowheader', { name: 'r 1/8 m' })).toBeVisible();
+  await expect(page.getByRole('rowheader', { name: 'r 1/8 m', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'r 1/8 m into npt 1/8 f: leaks' }).click();
   await expect(verdict(page)).toContainText('another pitch and other flanks');
   await page.keyboard.press('ArrowRight');

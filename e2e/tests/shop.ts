@@ -8,7 +8,14 @@ export interface JobDocument {
   job: { id: string; version: number; name: string };
   components: { id: string; name: string }[];
   ports: { id: string; label: string }[];
-  lines: { id: string; number: number; name: string; version: number; pieces: { key: string; length: { mm: number } | null }[] }[];
+  lines: {
+    id: string;
+    number: number;
+    name: string;
+    version: number;
+    pieces: { key: string; length: { mm: number } | null }[];
+    ways: { chosen: { fittings: { id: string }[] } | null }[];
+  }[];
 }
 
 const read = async (request: APIRequestContext, id: string | undefined): Promise<JobDocument> =>

@@ -9,16 +9,20 @@ test('a part is found, taken out and put back; lines that use it keep it and say
   await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible();
   await page.keyboard.press('c');
   await expect(page).toHaveURL(/\/store/);
-  await page.getByLabel('Words').fill('orb10 an10 adapter');
-  await page.getByRole('textbox', { name: 'End' }).fill('orb10 m');
-  await page.getByRole('button', { name: /^Adapter, orb10 m to an10 m / }).click();
+  const used = lines[4]!.ways.flatMap((way) => way.chosen?.fittings ?? [])[0]!.id;
+  await page.getByLabel('Words').fill(used);
+  await page.getByRole('textbox', { name: 'End' }).fill(used.split('+')[0]!.replace(/^(orb\d+|an\d+)/, '$1 '));
+  await page
+    .getByRole('button', { name: /^Adapter, / })
+    .first()
+    .click();
   const card = page.getByLabel('Part', { exact: true });
   await expect(card).toContainText('S-1 L5');
   await card.getByRole('button', { name: 'Take out' }).click();
   await expect(card.locator('.g-verdict')).toContainText('Taken out of the catalogue');
   await page.goto(`/job/${job.id}/lines/${lines[4]!.id}`);
   await expect(page.getByLabel('What is open')).toContainText('has been taken out of the catalogue. The chain is kept');
-  await page.goto('/store?part=orb10m%2Ban10m');
+  await page.goto(`/store?part=${encodeURIComponent(used)}`);
   await card.getByRole('button', { name: 'Put it back' }).click();
   await expect(card.getByRole('button', { name: 'Take out' })).toBeVisible();
   await page.getByLabel('Words').fill('no such part anywhere');
@@ -46,7 +50,7 @@ test('an own part is written, refused where it does not hold together, and offer
   await form.getByRole('button', { name: 'Add the part' }).click();
   await expect(page.getByLabel('Part', { exact: true })).toContainText(`Shop-made union ${code}`);
   await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
-  await expect(page.getByRole('button', { name: new RegExp(`^Take way \\d, 1 adapter: Shop-made union ${code}`) })).toBeVisible();
+  await expect(page.getByRole('button', { name: new RegExp(`^Take way \\d, M14 to -6: Shop-made union ${code}`) })).toBeVisible();
   await page.goto('/store');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(`Undone: Add Shop-made union ${code}`)).toBeVisible();

@@ -29,6 +29,8 @@ export class ChainSteps {
   private readonly uses: readonly string[];
   private readonly avoid: ReadonlySet<string>;
   private readonly materials: readonly string[];
+  /** One of the two is pushed in: else a push-in coupling is no way to join threads. */
+  private readonly pushedIn: boolean;
   /** A hole through a wall is one of the two: what goes through it may be taken. */
   private readonly wall: boolean;
 
@@ -40,6 +42,7 @@ export class ChainSteps {
     this.uses = constraints.use ?? [];
     this.avoid = new Set(constraints.avoid ?? []);
     this.materials = constraints.materials ?? [];
+    this.pushedIn = [query.from, query.to, ...takeOffs.map((t) => t.connector)].some((c) => ['spigot', 'coupling'].includes(shapeOf(c)));
     this.wall = [query.from, query.to].some((c) => shapeOf(c) === 'hole');
     this.states = new ChainStates({
       turn: constraints.turnDeg === undefined ? undefined : Math.round(constraints.turnDeg * 10),
@@ -72,7 +75,7 @@ export class ChainSteps {
   /** What the joint of two connectors costs by the way it seals; one that only does at a risk stands behind every proper one. */
   jointCost(a: number, b: number): number {
     const { kind, risk } = this.index.mating(a, b);
-    return (kind === 'taper' ? this.weights.sealantMinor : 0) + (risk ? RISK : 0);
+    return (kind === 'taper' ? this.weights.sealantMinor : 0) + (risk || (kind === 'push' && !this.pushedIn) ? RISK : 0);
   }
 
   private build(bundle: Bundle, aims: boolean, joint: number): ChainStep[] {

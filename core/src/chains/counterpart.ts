@@ -8,6 +8,10 @@ export function counterpart(given: Connector): Connector | undefined {
   const base: Connector = { family: c.family, size: c.size, gender };
   const seated = c.seat && c.seat !== 'adjustable' ? { ...base, seat: c.seat } : base;
   const tries: Connector[] = [
+    // a seat that is said is kept: the tube of a 24° cone, the cone of a pipe
+    ...(seated === base || familyById(c.family).plainSeat
+      ? []
+      : [...(gender === 'female' && familyById(c.family).maySwivel ? [{ ...seated, swivel: true }] : []), seated]),
     ...(familyById(c.family).partners ?? []).map((partner) => ({ ...base, ...partner })),
     ...(gender === 'female' && familyById(c.family).usuallySwivels ? [{ ...base, swivel: true }] : [base]),
     seated,

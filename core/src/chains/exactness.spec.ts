@@ -13,6 +13,7 @@ interface PlainChain {
   readonly cost: number;
   readonly lengthMm: number;
   readonly substance: string;
+  readonly parts: string;
 }
 
 interface Placed {
@@ -153,9 +154,16 @@ function everyChain(query: ChainQuery): PlainChain[] {
     found.push({
       ids: placed.map((p) => p.fitting.id),
       joints,
-      weighed: joints + 4 * matings(placed).filter((m) => m.risk).length,
+      weighed: joints + 4 * matings(placed).filter((m) => m.risk || m.kind === 'push').length,
       cost,
       lengthMm,
+      // turned round it is the same way
+      parts: placed
+        .map(
+          ({ fitting: f, inEnd, outEnd, closings: given }) =>
+            `${f.id}${f.ends.length > 2 || f.oneWay ? `${inEnd}>${outEnd}` : ''} ${given.map((g) => g.takeOff ?? 'plug').join()}`,
+        )
+        .join(' / '),
       substance: placed
         .map((p) => [
           connectorKey(p.fitting.ends[p.inEnd]!),
@@ -172,7 +180,11 @@ function everyChain(query: ChainQuery): PlainChain[] {
   const seen = new Set<string>();
   return found
     .sort((a, b) => a.weighed - b.weighed || a.cost - b.cost)
-    .filter(({ substance }) => !seen.has(substance) && seen.add(substance));
+    .filter(({ substance, parts }) => {
+      const known = seen.has(substance) || seen.has(parts);
+      seen.add(substance).add(parts);
+      return !known;
+    });
 }
 
 /** Small parts round -4 to -8, 1/8 to 1/4 and M10 to M14, so that chains, tees and dead ends all come up. */

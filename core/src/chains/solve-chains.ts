@@ -86,9 +86,9 @@ function enumerate(
     if (!partial || partial.total === Infinity) break;
     if (opened >= MOST_OPENED) return { found, complete: false };
     if (partial.done) {
-      const substance = substanceOf(partial);
-      if (!seen.has(substance)) found.push(partial);
-      seen.add(substance);
+      const same = [substanceOf(partial), partsOf(partial)];
+      if (!same.some((key) => seen.has(key))) found.push(partial);
+      for (const key of same) seen.add(key);
       continue;
     }
     const ending = steps.states.final(partial.state);
@@ -130,6 +130,16 @@ function stepsOf(partial: Partial): ChainStep[] {
 function substanceOf(partial: Partial): string {
   return stepsOf(partial)
     .map((step) => step.substance)
+    .join(' ');
+}
+
+/** The same parts in the same order, one of them turned round, are the same way: but for what passes one way only, or has a body. */
+function partsOf(partial: Partial): string {
+  return stepsOf(partial)
+    .map(({ passage: { fitting, inEnd, outEnd }, closings }) => {
+      const turned = fitting.oneWay === true || fitting.body !== undefined || fitting.ends.length > 2;
+      return `${fitting.id}${turned ? `:${inEnd}>${outEnd}` : ''}${closings.map((c) => `+${c.takeOff ?? ''}`).join('')}`;
+    })
     .join(' ');
 }
 

@@ -60,3 +60,14 @@ export function fittingKind(id: string): FittingKind {
   if (!found) throw new RangeError(`No kind of fitting "${id}"`);
   return found;
 }
+
+/** Kinds by what a shop looks for: what joins, what branches off, what closes, what does something to the flow, what has a body. */
+export const kindGroups: readonly { readonly name: string; readonly kinds: readonly FittingKind[] }[] = (
+  [
+    ['joining', (k) => !k.bodied && !k.function && !k.closes && !k.welded && k.ends[0] <= 2],
+    ['branching', (k) => !k.bodied && k.ends[0] > 2],
+    ['closing and welding in', (k) => !k.bodied && (k.closes === true || k.welded === true)],
+    ['in the flow', (k) => !k.bodied && k.function !== undefined],
+    ['with a body', (k) => k.bodied === true],
+  ] as readonly [string, (kind: FittingKind) => boolean][]
+).map(([name, belongs]) => ({ name, kinds: (fittingKinds as readonly FittingKind[]).filter(belongs) }));

@@ -4,7 +4,7 @@ export { circuitsInside, joinsInside, leadsTo, positionsOf } from './passages.js
 export { cross, dot, endFrames, legOf, lengthBetween, plus, scaled, turnBetween, type EndFrame, type Vector } from './end-frames.js';
 export { commonBody } from './standard/common-body.js';
 export { formatBody, formatPassages, formatPlaces, readBody, readPassages, readPlaces } from './part-list/body-notation.js';
-export { fittingKind, fittingKinds, type FittingKind, type FittingKindId } from './fitting-kinds.js';
+export { fittingKind, fittingKinds, kindGroups, type FittingKind, type FittingKindId } from './fitting-kinds.js';
 export { FittingSchema } from './fitting-schema.js';
 export { adapter, adapterId } from './standard/adapter.js';
 export { commonAdapters, coverageOf, type Coverage, type CoverageRow } from './coverage.js';

@@ -20,6 +20,11 @@ export const HoseSchema = Type.Object(
     /** Least bend radius to the centreline. */
     bendRadiusMm: Millimetres,
     workingBar: Type.Number({ minimum: 0, maximum: 2000 }),
+    /** Least pressure at which it may burst; four times the working pressure where it is not said (SAE J517). */
+    burstBar: Type.Optional(Type.Number({ minimum: 0, maximum: 8000 })),
+    /** How far below the pressure around it may be sucked empty without collapsing, bar: 1 is a whole vacuum. */
+    vacuumBar: Type.Optional(Type.Number({ minimum: 0, maximum: 1 })),
+    massGPerM: Type.Optional(Type.Number({ minimum: 0, maximum: 50_000 })),
     minTempC: Type.Number({ minimum: -100, maximum: 500 }),
     maxTempC: Type.Number({ minimum: -100, maximum: 500 }),
     source: WordsOrNone(letters.partSource),

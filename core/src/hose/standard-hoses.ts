@@ -1,7 +1,7 @@
 import { formatDash } from '../units/index.js';
 import type { Hose } from './hose.js';
 
-type Row = readonly [dash: number, bore: number, outside: number, bend: number, bar: number];
+type Row = readonly [dash: number, bore: number, outside: number, bend: number, bar: number, vacuumBar: number, gPerM: number];
 
 interface Table {
   readonly construction: string;
@@ -11,7 +11,10 @@ interface Table {
   readonly rows: readonly Row[];
 }
 
-/** Figures of the standard constructions: bore, outside, least bend radius to the centreline (mm), working pressure (bar). */
+/**
+ * Figures of the standard constructions: bore, outside, least bend radius to the centreline (mm), working pressure and vacuum (bar), mass
+ * (g/m, common practice).
+ */
 const tables: readonly Table[] = [
   {
     construction: 'ptfe',
@@ -19,14 +22,15 @@ const tables: readonly Table[] = [
     source: 'SAE J517 100R14, from memory',
     temperature: [-54, 204],
     rows: [
-      [3, 3.2, 6.4, 38, 103],
-      [4, 4.8, 8.1, 51, 103],
-      [5, 6.4, 9.7, 76, 103],
-      [6, 7.9, 11.3, 102, 103],
-      [8, 10.3, 13.9, 132, 69],
-      [10, 12.7, 16.6, 165, 55],
-      [12, 15.9, 20, 196, 55],
-      [16, 22.2, 26.9, 229, 55],
+      [3, 3.2, 6.4, 38, 103, 0.95, 75],
+      [4, 4.8, 8.1, 51, 103, 0.95, 100],
+      [5, 6.4, 9.7, 76, 103, 0.95, 125],
+      [6, 7.9, 11.3, 102, 103, 0.95, 160],
+      [8, 10.3, 13.9, 132, 69, 0.95, 225],
+      [10, 12.7, 16.6, 165, 55, 0.68, 285],
+      [12, 15.9, 20, 196, 55, 0.68, 350],
+      [16, 22.2, 26.9, 229, 55, 0.47, 490],
+      [20, 28.6, 34.3, 406, 41, 0.47, 720],
     ],
   },
   {
@@ -35,13 +39,14 @@ const tables: readonly Table[] = [
     source: 'SAE J517 100R5, from memory',
     temperature: [-40, 100],
     rows: [
-      [4, 4.8, 13.2, 76, 207],
-      [5, 6.4, 14.8, 86, 207],
-      [6, 7.9, 17.2, 102, 155],
-      [8, 10.3, 19.5, 117, 138],
-      [10, 12.7, 23.4, 140, 121],
-      [12, 15.9, 27.4, 165, 103],
-      [16, 22.2, 31.4, 187, 55],
+      [4, 4.8, 13.2, 76, 207, 0.95, 260],
+      [5, 6.4, 14.8, 86, 207, 0.95, 300],
+      [6, 7.9, 17.2, 102, 155, 0.95, 390],
+      [8, 10.3, 19.5, 117, 138, 0.95, 470],
+      [10, 12.7, 23.4, 140, 121, 0.95, 640],
+      [12, 15.9, 27.4, 165, 103, 0.68, 740],
+      [16, 22.2, 31.4, 187, 55, 0.68, 890],
+      [20, 28.6, 38.1, 229, 43, 0.51, 1150],
     ],
   },
   {
@@ -50,11 +55,12 @@ const tables: readonly Table[] = [
     source: 'SAE J517 100R6, from memory',
     temperature: [-40, 100],
     rows: [
-      [4, 6.4, 12.7, 65, 28],
-      [6, 9.5, 15.9, 75, 28],
-      [8, 12.7, 19.8, 102, 28],
-      [10, 15.9, 23, 127, 24],
-      [12, 19, 26.6, 152, 20],
+      [4, 6.4, 12.7, 65, 28, 0.95, 130],
+      [6, 9.5, 15.9, 75, 28, 0.95, 165],
+      [8, 12.7, 19.8, 102, 28, 0.95, 240],
+      [10, 15.9, 23, 127, 24, 0.51, 290],
+      [12, 19, 26.6, 152, 20, 0.51, 380],
+      [16, 25.4, 34, 203, 14, 0.4, 540],
     ],
   },
   {
@@ -63,25 +69,76 @@ const tables: readonly Table[] = [
     source: 'SAE J20, from memory',
     temperature: [-40, 125],
     rows: [
-      [4, 6.4, 13.5, 60, 3],
-      [6, 9.5, 17, 80, 3],
-      [8, 12.7, 20.5, 100, 3],
-      [10, 15.9, 23.8, 125, 3],
-      [12, 19, 27, 150, 3],
-      [16, 25.4, 34, 200, 3],
+      [4, 6.4, 13.5, 60, 3, 0, 120],
+      [6, 9.5, 17, 80, 3, 0, 190],
+      [8, 12.7, 20.5, 100, 3, 0, 250],
+      [10, 15.9, 23.8, 125, 3, 0, 310],
+      [12, 19, 27, 150, 3, 0, 370],
+      [16, 25.4, 34, 200, 3, 0, 560],
+      [20, 31.8, 41, 250, 2, 0, 700],
+      [24, 38.1, 48, 300, 2, 0, 850],
+    ],
+  },
+  {
+    construction: 'oil',
+    name: 'Oil hose, textile braid',
+    source: 'SAE J517 100R3 dimensions, from memory; pressure by its clamps, common practice',
+    temperature: [-40, 125],
+    rows: [
+      [4, 6.4, 14.3, 76, 10, 0.6, 170],
+      [5, 7.9, 17.5, 100, 10, 0.6, 240],
+      [6, 9.5, 19, 100, 10, 0.6, 270],
+      [8, 12.7, 23.8, 127, 10, 0.6, 390],
+      [10, 15.9, 27, 140, 6, 0.5, 460],
+      [12, 19, 31.8, 152, 6, 0.5, 590],
+      [14, 22.2, 34.9, 178, 4, 0.4, 650],
+      [16, 25.4, 38.1, 203, 4, 0.4, 720],
+      [20, 31.8, 44.5, 254, 3, 0.3, 860],
+      [24, 38.1, 50.8, 305, 3, 0.3, 980],
+    ],
+  },
+  {
+    construction: 'silicone',
+    name: 'Silicone coolant hose',
+    source: 'SAE J20 class A dimensions, from memory; common practice',
+    temperature: [-55, 175],
+    rows: [
+      [6, 9.5, 17.5, 60, 4, 0, 190],
+      [8, 12.7, 20.7, 80, 4, 0, 240],
+      [10, 15.9, 23.9, 95, 4, 0, 290],
+      [12, 19, 27, 115, 4, 0, 330],
+      [14, 22.2, 30.2, 135, 3, 0, 380],
+      [16, 25.4, 34.4, 150, 3, 0, 480],
+      [20, 31.8, 40.8, 190, 2.5, 0, 590],
+      [24, 38.1, 47.1, 230, 2, 0, 690],
+    ],
+  },
+  {
+    construction: 'charge',
+    name: 'Charge-air hose',
+    source: 'common practice',
+    temperature: [-55, 180],
+    rows: [
+      [24, 38.1, 48.1, 230, 4, 0.1, 780],
+      [28, 44.5, 54.5, 270, 3.5, 0.1, 890],
+      [32, 50.8, 60.8, 305, 3, 0.1, 1010],
+      [36, 57.2, 67.2, 345, 3, 0.1, 1120],
+      [40, 63.5, 73.5, 380, 2.5, 0.1, 1240],
+      [44, 69.9, 79.9, 420, 2.5, 0.1, 1350],
+      [48, 76.2, 86.2, 460, 2, 0.1, 1470],
     ],
   },
   {
     construction: 'fuel',
-    name: 'Fuel hose',
-    source: 'SAE J30, from memory',
-    temperature: [-40, 125],
+    name: 'Fuel hose R9',
+    source: 'SAE J30 R9, from memory',
+    temperature: [-40, 150],
     rows: [
-      [4, 6.4, 12.7, 60, 7],
-      [5, 7.9, 14.3, 70, 7],
-      [6, 9.5, 16, 80, 7],
-      [8, 12.7, 20, 105, 7],
-      [10, 15.9, 24, 130, 5],
+      [4, 6.4, 12.7, 60, 6.9, 0.34, 110],
+      [5, 7.9, 14.3, 70, 6.9, 0.34, 130],
+      [6, 9.5, 16, 80, 6.9, 0.34, 150],
+      [8, 12.7, 20, 105, 6.9, 0.34, 230],
+      [10, 15.9, 24, 130, 3.4, 0.2, 310],
     ],
   },
   {
@@ -90,18 +147,18 @@ const tables: readonly Table[] = [
     source: 'common practice',
     temperature: [-50, 180],
     rows: [
-      [3, 4.8, 9.5, 25, 1],
-      [4, 6.4, 11.5, 32, 1],
-      [5, 7.9, 13, 40, 1],
-      [6, 9.5, 15, 50, 1],
+      [3, 4.8, 9.5, 25, 1, 0.95, 60],
+      [4, 6.4, 11.5, 32, 1, 0.95, 80],
+      [5, 7.9, 13, 40, 1, 0.95, 95],
+      [6, 9.5, 15, 50, 1, 0.95, 120],
     ],
   },
 ];
 
-/** The hoses of the standard constructions, -3 to -16, without prices. */
+/** The hoses of the standard constructions, without prices. */
 export function standardHoses(): Hose[] {
   return tables.flatMap((table) =>
-    table.rows.map(([dash, boreMm, outsideMm, bendRadiusMm, workingBar]) => ({
+    table.rows.map(([dash, boreMm, outsideMm, bendRadiusMm, workingBar, vacuumBar, massGPerM]) => ({
       id: `hose-${table.construction}-${dash}`,
       name: `${table.name}, ${formatDash(dash)}`,
       construction: table.construction,
@@ -110,6 +167,9 @@ export function standardHoses(): Hose[] {
       outsideMm,
       bendRadiusMm,
       workingBar,
+      burstBar: workingBar * 4,
+      vacuumBar,
+      massGPerM,
       minTempC: table.temperature[0],
       maxTempC: table.temperature[1],
       source: table.source,

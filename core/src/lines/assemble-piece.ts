@@ -129,12 +129,17 @@ function checkSeats(line: Line, piece: Piece, beside: readonly [AssembledWay, As
   );
 }
 
+/** What an engine draws at idle and a brake booster keeps, bar below the air around. Common practice. */
+const LEAST_VACUUM_BAR = 0.8;
+
 function checkFluid(line: Line, hose: Hose, say: Say): void {
   const fluid = fluidOf(line);
   const { fluids, name } = constructionById(hose.construction);
   // a service that may be anything has no fluid until the line says it
   const known = line.service !== 'other' || line.fluid !== undefined;
   if (known && !fluids.includes(fluid)) say('hose-not-for-fluid', `${capital(name)} is not made for ${fluid}.`);
+  else if (known && fluid === 'vacuum' && hose.vacuumBar !== undefined && hose.vacuumBar < LEAST_VACUUM_BAR)
+    say('hose-not-for-fluid', `${hose.name} collapses under vacuum: it bears ${hose.vacuumBar} bar below the air around it.`);
 }
 
 function sayOf(line: Line, piece: Piece, findings: Finding[]): Say {

@@ -77,8 +77,10 @@ describe('waysToHoseEnd', () => {
 
   it('names each way by what tells it apart, fewest joints first', () => {
     const { ways } = waysToHoseEnd(ports.gallery, hoseEnd, catalogue);
-    expect(ways[0]!.name).toBe('1 adapter');
-    expect(ways.map((w) => w.name)).toContain('Banjo');
+    expect(ways[0]!.name).toBe('M14 to -6');
+    expect(ways.map((w) => w.name)).toContain('Banjo M14 to -6');
+    // no two read alike
+    expect(new Set(ways.map((w) => w.name)).size).toBe(ways.length);
     expect(ways.map((w) => w.joints.length)).toEqual([...ways.map((w) => w.joints.length)].sort((a, b) => a - b));
     expect(ways.every((w) => w.leastBoreMm <= hoseEnd.boreMm)).toBe(true);
   });

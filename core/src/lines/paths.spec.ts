@@ -128,7 +128,7 @@ describe('the ways across a gap', () => {
 
   it('from hose to hose, with the part that must be in it', () => {
     const union = waysAcross(between, catalogue).ways[0]!;
-    expect([union.fittings.length, union.name, union.leastBoreMm <= 7.1]).toEqual([1, '1 adapter', true]);
+    expect([union.fittings.length, union.name, union.leastBoreMm <= 7.1]).toEqual([1, 'Union -6', true]);
     const wishes = { use: ['orb6m+an6m'] };
     expect(waysAcross(between, catalogue, { wishes }).ways.every((w) => w.fittings.some((f) => f.id === 'orb6m+an6m'))).toBe(true);
   });

@@ -14,17 +14,18 @@ import {
   type MissingLink,
   type TakeOff,
 } from '../chains/index.js';
-import { kindOf, lengthBetween, type Fitting } from '../fittings/index.js';
+import { lengthBetween, type Fitting } from '../fittings/index.js';
 import type { HoseEnd } from '../hose/index.js';
 import { findFitting, partsOfWay, reversedWay, type Catalogue, type KeptWay, type Port, type Wishes } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import type { AssembledWay, Terminal } from './assembled-line.js';
+import { wayName } from './way-name.js';
 
 /** A chain with the figures that decide between ways. */
 export interface Way extends Omit<Chain, 'branches'> {
   /** A sensor's names the port it sat in. */
   readonly branches: readonly (Branch & { readonly portId?: string })[];
-  /** `1 adapter`, `45° elbow`, `straight on the port`. */
+  /** `M20 to -6, reducer to -4`, `45° elbow NPT 1/8 to -4`, `Straight on the port`. */
   readonly name: string;
   readonly leastBoreMm: number;
   readonly massG: number;
@@ -169,7 +170,7 @@ function asWay(chain: Unnamed, gap: Gap, catalogue: Catalogue): Way {
   const fittings = chain.fittings.map((link) => findFitting(catalogue, link.id)!);
   return {
     ...chain,
-    name: wayName(fittings, gap),
+    name: wayName(chain.fittings, fittings, gap),
     leastBoreMm: Math.min(boreOf(gap), ...fittings.map((f) => f.boreMm ?? Infinity)),
     massG: fittings.reduce((sum, f) => sum + (f.massG ?? 0), 0),
   };
@@ -257,19 +258,4 @@ export function differenceBetween(way: readonly string[], other: readonly string
 function explain(from: Connector, to: Connector, wishes: Wishes): string {
   const wished = Object.keys(wishes).length > 0 ? ' that does what is wished' : '';
   return `No chain in the catalogue${wished} joins ${connectorName(from)} to ${connectorName(to)}.`;
-}
-
-function wayName(fittings: readonly Fitting[], { from, to }: Gap): string {
-  const hoses = [from, to].filter((side) => side.boreMm !== undefined).length;
-  if (fittings.length === 0) return hoses === 1 ? 'Straight on the port' : hoses === 2 ? 'The two ends meet' : 'The two ports meet';
-  const kinds = fittings.map(kindOf);
-  const angled = fittings.find((f) => f.angleDeg);
-  const telling = fittings.find((f) => f.body)?.kind ?? kinds.find((kind) => kind === 'tee' || kind === 'cross');
-  const special = telling ?? (angled ? (kindOf(angled) === 'banjo' ? 'banjo' : `${angled.angleDeg}° elbow`) : undefined);
-  if (fittings.length === 1) return special ? capital(special) : kinds[0] === 'sensor adapter' ? 'Sensor adapter' : '1 adapter';
-  return `${fittings.length} fittings${special ? `, ${special}` : ''}`;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

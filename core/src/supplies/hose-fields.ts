@@ -20,6 +20,9 @@ export const hoseFields: readonly PartField[] = [
   mm('outsideMm', 'Outside diameter'),
   mm('bendRadiusMm', 'Least bend radius'),
   { name: 'workingBar', label: 'Working pressure', type: 'bar', required: true, least: 0, most: 2000 },
+  { name: 'burstBar', label: 'Least burst pressure', type: 'bar', least: 0, most: 8000 },
+  { name: 'vacuumBar', label: 'Vacuum it bears', type: 'bar', least: 0, most: 1 },
+  { name: 'massGPerM', label: 'Mass, grams a metre', type: 'number', least: 0, most: 50_000 },
   celsius('minTempC', 'Lowest temperature'),
   celsius('maxTempC', 'Highest temperature'),
 ];

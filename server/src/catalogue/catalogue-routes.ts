@@ -12,7 +12,14 @@ import { ToldCatalogue } from './told-catalogue.js';
 export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise<void> {
   const told = new ToldCatalogue(db, heavy);
   // the first to ask does not wait for it to be read
-  app.addHook('onListen', async () => void told.revision().then(async (revision) => told.at(revision)).catch(() => undefined));
+  app.addHook(
+    'onListen',
+    async () =>
+      void told
+        .revision()
+        .then(async (revision) => told.at(revision))
+        .catch(() => undefined),
+  );
   serve(app, shopContracts.readCatalogue, async ({ request, reply }) => {
     const revision = await told.revision();
     const tag = `"${revision}"`;

@@ -6,6 +6,8 @@ export interface SurveyRow {
   readonly kind: Component['kind'];
   readonly name: string;
   readonly note: string;
+  /** Where it is not aluminium, or that it is was looked at. */
+  readonly metal?: Component['metal'];
   /** The part of the catalogue it is; its ports are the ends of the part in their order. */
   readonly part?: string;
   readonly ports: readonly (readonly [
@@ -23,6 +25,7 @@ export const survey: readonly SurveyRow[] = [
     kind: 'block',
     name: 'Block',
     note: 'Aluminium, inline five. Left side is the cold side.',
+    metal: 'aluminium',
     ports: [
       ['gallery', 'left gallery', 'm14x1.5 f washer', 'Spot-faced, was the pressure switch'],
       ['feed', 'main feed', 'm20x1.5 f washer'],
@@ -36,6 +39,7 @@ export const survey: readonly SurveyRow[] = [
     kind: 'turbo',
     name: 'Turbo',
     note: "Ball bearing, water cooled. Restrictor by the maker's figure.",
+    metal: 'cast iron',
     ports: [
       ['inlet', 'oil inlet', 'orb4 f', 'Faces up, 40 mm from the turbine housing'],
       ['drain', 'oil drain', 'orb10 f', 'Faces down'],

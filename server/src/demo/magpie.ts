@@ -163,6 +163,7 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
       note: row.note,
       order,
       ...part,
+      ...(row.metal ? { metal: row.metal } : {}),
       version: 1,
     };
     components.push(component);

@@ -54,7 +54,10 @@ export function sampleCatalogue(): Catalogue {
       name: h.name,
       pricePerMetreMinor: price(
         h.id,
-        { ptfe: 900, rubber: 1100, pushon: 500, coolant: 320, fuel: 420, vacuum: 380 }[h.construction]! + h.outsideMm * 55,
+        { ptfe: 900, rubber: 1100, pushon: 500, coolant: 320, fuel: 420, vacuum: 380, oil: 360, silicone: 780, charge: 950 }[
+          h.construction
+        ]! +
+          h.outsideMm * 55,
       ),
       source: `${h.source}; price: ${NOTE}`,
     })),

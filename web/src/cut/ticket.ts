@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatQuantity, pieceDrawing, type CutTicket } from '@gewinde/core';
+import { formatCut, formatQuantity, pieceDrawing, type CutTicket } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { Dial } from '../shared/dial';
 import { DrawingView } from '../shared/drawing';

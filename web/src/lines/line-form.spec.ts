@@ -23,7 +23,11 @@ describe('LineForm', () => {
     const cells = form.all('.sum td').map((e) => e.textContent.trim());
     expect(cells.slice(0, 2)).toEqual(['Taped, seat to seat', '664']);
     expect(cells[3]).toMatch(/^−\d+(\.\d)?$/);
-    expect(form.find('.result').textContent).toMatch(/Cut, rounded up\s*\d+/);
+    expect(form.find('.result').textContent).toMatch(/Cut\s*\d+/);
+    // the column adds up to what is cut
+    const figures = cells.filter((_, i) => i % 2 === 1).map((cell) => Number(cell.replace('−', '-').replace(/[^\d.-]/g, '')));
+    const cut = figures.pop()!;
+    expect(figures.reduce((sum, mm) => sum + mm, 0)).toBeCloseTo(cut, 5);
   });
 
   it('saves a service, and a length with its unit', async () => {

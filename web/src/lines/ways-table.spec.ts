@@ -42,7 +42,7 @@ describe('the ways', () => {
   it('are listed with what decides, and the taken one marked', async () => {
     await show();
     expect(ways.all('tbody').length).toBeGreaterThan(3);
-    expect(ways.find('tbody.chosen').textContent).toContain('1 adapter');
+    expect(ways.find('tbody.chosen').textContent).toContain('M14 to -6');
     expect(ways.all('tbody tr')[0]!.querySelectorAll('g-drawing svg')).toHaveLength(1);
     await ways.press('button', /^ ?Take Take way 2/);
     expect(command()).toMatchObject({ do: 'take-way', id: 'line1', version: 3, at: 0, branches: [] });
@@ -123,7 +123,7 @@ describe('the ways', () => {
 
   it('unfold to their parts, each of which can be asked for or avoided', async () => {
     await show();
-    await ways.press('.unfold', '1 adapter');
+    await ways.press('.unfold', 'M14 to -6');
     expect(ways.find('.parts').textContent).toContain('Adapter, m14x1.5 m washer to an6 m');
     await ways.press('.parts button', 'Avoid');
     expect(sent().wishes).toEqual({ avoid: ['m14x1.5mwasher+an6m'] });

@@ -9,6 +9,7 @@ import {
   formatPassages,
   formatQuantity,
   headOf,
+  partRating,
   hoseDrawing,
   hoseEndDrawing,
   kindOf,
@@ -94,7 +95,7 @@ export class PartCard {
     const rows = [...(entry.kind === 'fitting' ? this.ofFitting(entry.part, show) : this.ofFields(entry, show)), ...buying];
     return rows
       .flatMap(([name, value]) =>
-        value === undefined || value === '' ? [] : [{ name, value, wide: value.length > 14 || name.length > 16 }],
+        value === undefined || value === '' ? [] : [{ name, value, wide: value.length > 14 || name.length + value.length > 22 }],
       )
       .sort((a, b) => Number(a.wide) - Number(b.wide));
   });
@@ -115,6 +116,7 @@ export class PartCard {
       p.minTempC === undefined || p.maxTempC === undefined
         ? undefined
         : `${show(p.minTempC, 'temperature', 0)} to ${show(p.maxTempC, 'temperature', 0)}`;
+    const by = partRating(p);
     return [
       ['Stack', show(p.lengthMm, 'length')],
       [
@@ -128,7 +130,9 @@ export class PartCard {
       ['Mass', p.massG === undefined ? undefined : `${p.massG} g`],
       ['Metal', p.material],
       ['Pressure', p.maxBar === undefined ? undefined : `up to ${show(p.maxBar, 'pressure', 0)}`],
+      ['Limited by', p.maxBar === undefined ? undefined : p.maxBar === by.maxBar ? by.barBy : 'what its maker says'],
       ['Heat', span],
+      ['Heat limited by', p.maxTempC === undefined ? undefined : p.maxTempC === by.maxTempC ? by.heatBy : 'what its maker says'],
       ['Direction', p.oneWay ? 'first end to second' : undefined],
       ['Body', p.body && `${p.body.shape}, ${show(p.body.acrossMm, 'length')} across, ${show(p.body.heightMm, 'length')} high`],
       ['Passages', p.body && p.body.passages.length > 0 ? formatPassages(p.body.passages) : undefined],

@@ -23,6 +23,7 @@ import {
   fittingKinds,
   formatQuantity,
   headOf,
+  kindOf,
   materials,
   partSections,
   sectionOf,
@@ -48,6 +49,7 @@ import { TextField } from '../shared/text-field';
 import { Whole } from '../shared/whole';
 import { TopBar } from '../shell/top-bar';
 import { ImportDialog } from './import-dialog';
+import { KindTree } from './kind-tree';
 import { PartCard } from './part-card';
 import { PartForm } from './part-form';
 import { UseDialog } from './use-dialog';
@@ -68,6 +70,7 @@ const ALL = { value: null, name: 'all' } as const;
   imports: [
     ChoiceField,
     Icon,
+    KindTree,
     PartCard,
     PartForm,
     PlainPartForm,
@@ -124,6 +127,15 @@ export class Store {
     if (!catalogue) return [];
     if (section !== 'fitting') return findInSection(catalogue, section, this.filter());
     return findParts(catalogue.fittings, this.filter()).map((part) => ({ kind: 'fitting', part }));
+  });
+  /** How many fittings there are of each kind, whichever kind is looked at. */
+  protected readonly byKind = computed((): ReadonlyMap<string, number> => {
+    const catalogue = this.shop.catalogue();
+    if (!catalogue || this.shown() !== 'fitting') return new Map();
+    const { kind: _, ...rest } = this.filter();
+    const counts = new Map<string, number>();
+    for (const part of findParts(catalogue.fittings, rest)) counts.set(kindOf(part), (counts.get(kindOf(part)) ?? 0) + 1);
+    return counts;
   });
   protected readonly count = computed(() => {
     const catalogue = this.shop.catalogue();

@@ -69,7 +69,7 @@ export const adapterRules: readonly AdapterRule[] = [
   { a: 'metric m', b: 'npt m', steps: SAME },
   { a: 'metric m', b: 'orb f', steps: NEAR },
   { a: 'metric m', b: 'rc f', steps: NEAR },
-  { a: 'metric m', b: 'metric f', steps: [-3, 0] },
+  { a: 'metric m', b: 'metric f', steps: [-3, -1] },
   { a: 'npt m', b: 'metric f', steps: BOTH },
   { a: 'r m', b: 'metric f', steps: NEAR },
   { a: 'metric ring m', b: 'an m', steps: BOTH, metals: ['steel'] },

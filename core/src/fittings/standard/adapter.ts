@@ -22,7 +22,7 @@ export interface Make {
 }
 
 /** Density in kg/dm³. */
-const DENSITY: Readonly<Record<Material, number>> = { aluminium: 2.7, steel: 7.85, stainless: 7.9, brass: 8.5 };
+const DENSITY: Readonly<Record<Material, number>> = { aluminium: 2.7, steel: 7.85, stainless: 7.9, brass: 8.5, silicone: 1.25 };
 
 /** The id the catalogue gives an adapter: its ends and its angle, `npt1/8m+an6m@90`. */
 export function adapterId(a: Connector, b: Connector, angleDeg: number): string {

@@ -85,3 +85,15 @@ export function furtherInline(): Fitting[] {
     for (const outside of POSTS) if (inside !== outside) add(`post ${outside} f`, `post ${inside} m`, { material: 'steel' });
   return list;
 }
+
+/** Bores of silicone couplers, inch. Common practice. */
+const COUPLERS = ['5/8', '3/4', '1', '1 1/4', '1 1/2', '1 3/4', '2', '2 1/4', '2 1/2', '2 3/4', '3', '3 1/2', '4'];
+
+/** Silicone couplers for coolant and charge air: straight, stepped by up to two sizes, 45° and 90°. */
+export function couplers(): Fitting[] {
+  return COUPLERS.flatMap((bore, i) =>
+    COUPLERS.slice(Math.max(0, i - 2), i + 1).flatMap((small) =>
+      [0, 45, 90].map((angle) => adapter(parseConnector(`hose ${bore}`), parseConnector(`hose ${small}`), angle, { material: 'silicone' })),
+    ),
+  );
+}

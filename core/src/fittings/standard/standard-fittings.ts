@@ -5,7 +5,7 @@ import { adapter } from './adapter.js';
 import { branchingFittings, furtherTees } from './branching-fittings.js';
 import { britishAndMetricAdapters } from './british-and-metric-adapters.js';
 import { closingFittings, furtherClosings } from './closing-fittings.js';
-import { furtherInline, inlineFittings } from './inline-fittings.js';
+import { couplers, furtherInline, inlineFittings } from './inline-fittings.js';
 import { standardAdapters } from './standard-adapters.js';
 
 /**
@@ -26,6 +26,7 @@ export function standardFittings(): Fitting[] {
     ...furtherTees(),
     ...furtherClosings(),
     ...furtherInline(),
+    ...couplers(),
   ];
   // what was made by hand goes before what a rule makes
   const made = new Map<string, Fitting>();
