@@ -51,7 +51,7 @@ test('from an empty board to cut tickets and a parts list, and home again as a f
     await page.getByLabel('Taped length').press('Enter');
     const sum = page.getByRole('table', { name: 'Cut length' });
     await expect(sum).toContainText('663.6');
-    await expect(sum).toContainText('Cut, rounded up');
+    await expect(sum).toContainText('Rounded up by');
     await expect(page.getByRole('group', { name: /^Line L1.*6 joints, 6 seal/ })).toBeVisible();
     await page.getByRole('button', { name: 'Mark as checked' }).click();
     await expect(saved(page)).toBeVisible();
@@ -62,7 +62,7 @@ test('from an empty board to cut tickets and a parts list, and home again as a f
     const inspector = page.getByLabel('Inspector');
     await expect(inspector).toContainText('Seals');
     await expect(inspector).toContainText('Copper washer 14 × 18 × 1.5');
-    await expect(inspector).toContainText('25–35');
+    await expect(inspector).toContainText('25–30');
   });
 
   const cut = await test.step('the ticket', async () => {

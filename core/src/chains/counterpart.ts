@@ -9,7 +9,7 @@ export function counterpart(given: Connector): Connector | undefined {
   const seated = c.seat && c.seat !== 'adjustable' ? { ...base, seat: c.seat } : base;
   const tries: Connector[] = [
     // a seat that is said is kept: the tube of a 24° cone, the cone of a pipe
-    ...(seated === base || familyById(c.family).plainSeat
+    ...(seated === base || familyById(c.family).plainSeat || familyById(c.family).land
       ? []
       : [...(gender === 'female' && familyById(c.family).maySwivel ? [{ ...seated, swivel: true }] : []), seated]),
     ...(familyById(c.family).partners ?? []).map((partner) => ({ ...base, ...partner })),

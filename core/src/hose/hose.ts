@@ -60,7 +60,7 @@ export const constructions: readonly Construction[] = [
   },
   {
     id: 'fuel',
-    name: 'fuel rubber, injection class',
+    name: 'fuel rubber',
     endStyle: 'clamp',
     fluids: ['petrol', 'petrol with alcohol', 'diesel', 'engine oil', 'air', 'vacuum'],
     school:

@@ -6,9 +6,7 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg
-      viewBox="0 0 150 84"
-      width="150"
-      height="84"
+      viewBox="0 0 150 86" width="104" height="60"
       role="img"
       aria-label="The tape runs straight along the hose to the port's centreline"
     >
