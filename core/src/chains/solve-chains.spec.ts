@@ -126,7 +126,8 @@ describe('wishes', () => {
 
   it('are kept', () => {
     const turned = solve('m14x1.5 f washer', 'an6 f swivel', { constraints: { turnDeg: 90 }, limit: 4 }).chains;
-    for (const chain of turned) expect(chain.fittings.reduce((sum, l) => sum + turnBetween(byId.get(l.id)!, l.inEnd, l.outEnd), 0)).toBe(90);
+    for (const chain of turned)
+      expect(chain.fittings.reduce((sum, l) => sum + turnBetween(byId.get(l.id)!, l.inEnd, l.outEnd), 0)).toBe(90);
     const steel = solve('npt 1/4 f', 'an6 f swivel', { constraints: { materials: ['steel'] }, limit: 4 }).chains;
     expect(steel[0]!.fittings).toEqual([{ id: 'npt1/4m+an6m#steel', inEnd: 0, outEnd: 1 }]);
   });

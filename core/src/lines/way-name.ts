@@ -51,7 +51,8 @@ function shortName(given: Connector): string {
       return 'flange';
     case 'inch':
       return size;
-    default:
+    case 'inner':
+    case 'land':
       return words[0]!;
   }
 }

@@ -14,7 +14,7 @@ import {
   type MissingLink,
   type TakeOff,
 } from '../chains/index.js';
-import { lengthBetween, type Fitting } from '../fittings/index.js';
+import { lengthBetween } from '../fittings/index.js';
 import type { HoseEnd } from '../hose/index.js';
 import { findFitting, partsOfWay, reversedWay, type Catalogue, type KeptWay, type Port, type Wishes } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';

@@ -33,6 +33,6 @@ export class ToldCatalogue {
         if (this.told?.shop === shop) this.told = undefined;
       });
     }
-    return this.told!.shop;
+    return this.told.shop;
   }
 }

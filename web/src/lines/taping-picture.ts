@@ -6,7 +6,9 @@ import { ChangeDetectionStrategy, Component } from '@angular/core';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg
-      viewBox="0 0 150 86" width="104" height="60"
+      viewBox="0 0 150 86"
+      width="104"
+      height="60"
       role="img"
       aria-label="The tape runs straight along the hose to the port's centreline"
     >
