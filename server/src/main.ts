@@ -1,5 +1,6 @@
 import { buildApp } from './app.js';
 import { ensureStandardCatalogue } from './catalogue/catalogue-store.js';
+import { coreBuild } from './catalogue/core-build.js';
 import { readConfig } from './config.js';
 import { connectDatabase } from './database/connect.js';
 import { migrate } from './database/migrate.js';
@@ -28,8 +29,9 @@ process.on('disconnect', () => void stop());
 
 try {
   await migrate(db);
-  await ensureStandardCatalogue(db);
+  // the demo brings the standard parts with their sample prices; the rest of them, and all where there is no demo
   if (config.demo !== 'none') await loadDemo(db, config.demo === 'reset');
+  await ensureStandardCatalogue(db, coreBuild());
   await lateByForm(db);
   const heavy = heavyInWorkers(config.databaseUrl);
   app = await buildApp({

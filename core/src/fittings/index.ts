@@ -10,6 +10,7 @@ export { adapter, adapterId } from './standard/adapter.js';
 export { commonAdapters, coverageOf, type Coverage, type CoverageRow } from './coverage.js';
 export { endRating, partRating, type Rating } from './ratings.js';
 export { isSpanner, spannerFor } from './spanners.js';
+export { series, type Series, type SizedEnd } from './standard/series.js';
 export { standardFittings } from './standard/standard-fittings.js';
 export { checkFitting, isKnownConnector, type FittingProblem } from './check-fitting.js';
 export {

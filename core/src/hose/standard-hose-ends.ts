@@ -1,6 +1,7 @@
-import { endForm, type Connector } from '../connectors/index.js';
+import { endForm, formatConnector, parseConnector, shapeOf, type Connector } from '../connectors/index.js';
+import { series, type Series } from '../fittings/index.js';
 import { dashToFraction, dashToMm, formatDash } from '../units/index.js';
-import { constructionById, type HoseEnd } from './hose.js';
+import { constructionById, type Hose, type HoseEnd } from './hose.js';
 import { standardHoses } from './standard-hoses.js';
 
 /** Angles hose ends are made in, degrees. */
@@ -11,33 +12,67 @@ const BEND_RATIO = 1.75;
 const SOURCE = 'common proportions; measure the ends in hand';
 
 /**
- * Hose ends for every standard hose: straight and bent 37° swivels, and for clamped hose the cut end itself.
+ * Hose ends for every standard hose: straight and bent 37° swivels, ends that go straight on a port, and for clamped hose the cut end itself.
  * A bent end's A and B follow from its own shape: straight s, bend of radius r through θ, tail t to the seat:
  * A = s + r·sin θ + t·cos θ, B = r·(1 − cos θ) + t·sin θ.
  */
 export function standardHoseEnds(): HoseEnd[] {
-  return standardHoses().flatMap((hose) => {
+  const hoses = standardHoses();
+  const plain = hoses.flatMap((hose) => {
     const style = constructionById(hose.construction).endStyle;
     if (style === 'clamp') return [cutEnd(hose.construction, hose.dash, hose.outsideMm)];
     const angles = style === 'push-on' ? hoseEndAngles.filter((a) => [0, 45, 90].includes(a)) : hoseEndAngles;
     return angles.map((angle) => swivelEnd(hose.construction, hose.dash, hose.outsideMm, angle));
   });
+  return [...plain, ...hoses.flatMap(furtherEnds)];
 }
 
-function swivelEnd(construction: string, dash: number, outsideMm: number, angleDeg: number): HoseEnd {
-  const connector: Connector = { family: 'flare37', size: String(dash), gender: 'female', swivel: true };
+/** Ends that go straight on a port, by the kind of connector and the angles they are made at. Common practice. */
+const FURTHER: readonly (readonly [ends: Series, angles: readonly number[]])[] = [
+  ['orb m', [0]],
+  ['npt m', [0]],
+  ['r m', [0]],
+  ['metric m', [0]],
+  ['metric ring m', [0]],
+  ['g swivel', [0, 45, 90]],
+  ['cone24 light swivel', [0, 90]],
+  ['banjo', [90]],
+  ['qc f', [0, 90]],
+];
+
+/** The same hose with an end that needs no adapter, and with a nut one size smaller or larger. */
+function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
+  const { endStyle } = constructionById(construction);
+  if (endStyle === 'clamp') return [];
+  const row = series['an swivel'];
+  const at = row.findIndex((end) => end.dash === dash);
+  const stepped = [row[at - 1], row[at + 1]].flatMap((end) => (end && at >= 0 ? [{ end, angles: [0, 45, 90] }] : []));
+  const others = FURTHER.flatMap(([name, angles]) => series[name].filter((end) => end.dash === dash).map((end) => ({ end, angles })));
+  return [...stepped, ...others].flatMap(({ end: { notation }, angles }) =>
+    angles.map((angle) => swivelEnd(construction, dash, outsideMm, angle, parseConnector(notation))),
+  );
+}
+
+function swivelEnd(construction: string, dash: number, outsideMm: number, angleDeg: number, other?: Connector): HoseEnd {
+  const connector: Connector = other ?? { family: 'flare37', size: String(dash), gender: 'female', swivel: true };
   const nut = endForm(connector);
   const style = constructionById(construction).endStyle;
   const shank = 5 + 0.3 * nut.hexMm;
   const tail = nut.reachMm + 4;
-  const radius = angleDeg === 0 ? 0 : BEND_RATIO * dashToMm(dash);
+  // the eye of a banjo stands across the hose, without a bend
+  const eye = shapeOf(connector) === 'banjo';
+  const radius = angleDeg === 0 || eye ? 0 : BEND_RATIO * dashToMm(dash);
   const angle = (angleDeg * Math.PI) / 180;
   // a straight nipple has its hex and the length to hold it by; a bent tube begins nearer the socket
-  const aMm = angleDeg === 0 ? 7 + 0.5 * nut.hexMm + nut.reachMm : shank + radius * Math.sin(angle) + tail * Math.cos(angle);
-  const bMm = angleDeg === 0 ? 0 : radius * (1 - Math.cos(angle)) + tail * Math.sin(angle);
+  const aMm = eye
+    ? shank + nut.outsideMm / 2
+    : angleDeg === 0
+      ? 7 + 0.5 * nut.hexMm + nut.reachMm
+      : shank + radius * Math.sin(angle) + tail * Math.cos(angle);
+  const bMm = eye ? nut.reachMm : angleDeg === 0 ? 0 : radius * (1 - Math.cos(angle)) + tail * Math.sin(angle);
   return {
-    id: `end-${construction}-${dash}-${angleDeg}`,
-    name: `${capital(style)} end ${formatDash(dash)}, ${angleDeg === 0 ? 'straight' : `${angleDeg}°`}, 37° swivel`,
+    id: `end-${construction}-${dash}-${angleDeg}${other ? `-${formatConnector(other).replace(/\s+/g, '')}` : ''}`,
+    name: `${capital(style)} end ${formatDash(dash)}, ${angleDeg === 0 ? 'straight' : `${angleDeg}°`}, ${other ? formatConnector(other) : '37° swivel'}`,
     construction,
     dash,
     angleDeg,
@@ -45,7 +80,7 @@ function swivelEnd(construction: string, dash: number, outsideMm: number, angleD
     aMm: tenth(aMm),
     bMm: tenth(bMm),
     hexMm: Math.round(nut.hexMm * 1000) / 1000,
-    boreMm: tenth(nut.boreMm * (style === 'push-on' ? 0.95 : 0.9)),
+    boreMm: tenth(Math.min(nut.boreMm, dashToMm(dash)) * (style === 'push-on' ? 0.95 : 0.9)),
     socketMm: tenth(style === 'push-on' ? outsideMm * 0.98 : outsideMm * 1.28 + 2),
     socketLengthMm: tenth(style === 'push-on' ? 4 : 12 + 1.6 * dash),
     bendRadiusMm: tenth(radius),

@@ -43,7 +43,7 @@ describe('the standard hose ends', () => {
     expect(angles('ptfe')).toEqual([...hoseEndAngles]);
     expect(angles('rubber')).toEqual([...hoseEndAngles]);
     expect(angles('pushon')).toEqual([0, 45, 90]);
-    for (const construction of ['coolant', 'fuel', 'vacuum']) expect(angles(construction)).toEqual([0]);
+    for (const construction of ['coolant', 'fuel', 'vacuum', 'oil', 'silicone', 'charge']) expect(angles(construction)).toEqual([0]);
   });
 
   it("carry a swivel nut of the hose's own dash, or the hose itself where it is clamped", () => {
@@ -52,13 +52,13 @@ describe('the standard hose ends', () => {
         expect(formatConnector(e.connector)).toMatch(/^hose /);
         expect(boreSizeMm(e.connector.size)).toBeCloseTo((e.dash / 16) * 25.4);
         expect([e.aMm, e.bMm, e.socketLengthMm]).toEqual([0, 0, 0]);
-      } else expect(formatConnector(e.connector)).toBe(`an${e.dash} f swivel`);
+      } else if (e.id.split('-').length === 4) expect(formatConnector(e.connector)).toBe(`an${e.dash} f swivel`);
     }
   });
 
   it('take more off the hose the more they turn up to 90°, and rise further from its axis up to 120°', () => {
     for (const dash of [4, 6, 8, 10, 12, 16]) {
-      const list = ends.filter((e) => e.construction === 'ptfe' && e.dash === dash);
+      const list = ends.filter((e) => e.construction === 'ptfe' && e.dash === dash && e.id.split('-').length === 4);
       const rise = list.filter((e) => e.angleDeg <= 120).map((e) => e.bMm);
       expect(rise).toEqual([...rise].sort((a, b) => a - b));
       expect(list.find((e) => e.angleDeg === 90)!.aMm).toBeGreaterThan(list.find((e) => e.angleDeg === 0)!.aMm);
@@ -66,7 +66,25 @@ describe('the standard hose ends', () => {
     }
   });
 
+  it('go straight on ports of every kind, and step one size either way', () => {
+    const made = ends.filter((e) => e.construction === 'ptfe' && e.dash === 8).map((e) => `${e.angleDeg} ${formatConnector(e.connector)}`);
+    for (const end of [
+      '0 orb8 m',
+      '0 npt 3/8 m',
+      '0 m18x1.5 m washer',
+      '45 g 3/8 f swivel',
+      '90 banjo m18x1.5',
+      '0 an6 f swivel',
+      '90 an10 f swivel',
+      '0 r 3/8 m',
+    ])
+      expect(made).toContain(end);
+    // the eye of a banjo lies on the hose's own axis, but for half its height
+    const eye = ends.find((e) => e.connector.family === 'banjo')!;
+    expect([eye.bendRadiusMm, eye.angleDeg]).toEqual([0, 90]);
+  });
+
   it('are no wider inside than their nut', () => {
-    for (const e of ends.filter((x) => x.connector.family === 'flare37')) expect(e.boreMm).toBeLessThanOrEqual(endForm(e.connector).boreMm);
+    for (const e of ends.filter((x) => x.connector.family !== 'barb')) expect(e.boreMm).toBeLessThanOrEqual(endForm(e.connector).boreMm);
   });
 });

@@ -1,3 +1,4 @@
+import { sameConnector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import type { Supply } from '../supplies/index.js';
@@ -70,5 +71,12 @@ export function endsForHose({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, { constru
 /** An end for a hose at an angle: one with the same connector as before where there is a choice. */
 export function endOfAngle(catalogue: Pick<Catalogue, 'hoseEnds'>, hose: Hose, angleDeg: number, before?: HoseEnd): HoseEnd | undefined {
   const made = endsForHose(catalogue, hose).filter((e) => e.angleDeg === angleDeg);
-  return made.find((e) => e.connector.family === before?.connector.family) ?? made[0];
+  // a nut of the hose's own size stays one on another size of hose; any other connector stays what it is
+  const own = (e: HoseEnd): boolean => e.connector.size === String(e.dash);
+  const same =
+    before &&
+    made.find((e) =>
+      own(before) ? own(e) && e.connector.family === before.connector.family : sameConnector(e.connector, before.connector),
+    );
+  return same ?? made.find((e) => e.connector.family === before?.connector.family) ?? made[0];
 }

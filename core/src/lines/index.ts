@@ -38,6 +38,7 @@ export {
 } from './ways.js';
 export { gapsByCase, waysByCase, type CasesAnswer, type CaseWays, type GapCase } from './ways-by-case.js';
 export { howToSettle } from './uncertain-ports.js';
+export { straightEnds } from './straight-ends.js';
 export { partsBetween, type PartBetween } from './parts-between.js';
 export { sensorMisfit } from './sensor-misfit.js';
 export { placesForSensor, sensorMove, type SensorMove, type SensorPlace } from './sensors.js';

@@ -34,6 +34,16 @@ describe('the catalogue in the database', () => {
     expect(fittings.map((f) => f.id)).toEqual(standardFittings().map((f) => f.id));
   });
 
+  it('is not looked through again by a start that knows its core has done so; by another core it is', async () => {
+    await ensureStandardCatalogue(shop.db, 'one');
+    await shop.db('parts').where({ id: 'npt1/8m+an4m' }).delete();
+    await ensureStandardCatalogue(shop.db, 'one');
+    expect(await shop.db('parts').where({ id: 'npt1/8m+an4m' })).toEqual([]);
+    await ensureStandardCatalogue(shop.db, 'two');
+    expect(await shop.db('parts').where({ id: 'npt1/8m+an4m' })).toHaveLength(1);
+    expect(await shop.db('marks').where('name', 'like', 'standard %').pluck('name')).toEqual(['standard two']);
+  });
+
   it('takes parts of a job file in without their code where another has it', async () => {
     await add(part('one', { code: 'C-1' }));
     await add(part('two', { code: 'c-1' }), part('one', { name: 'other' }));

@@ -84,13 +84,21 @@ export async function readSealRules(db: Knex): Promise<SealRulesRow> {
   return row ? { ...row, rules: { ...usualSealRules, ...row.rules } } : { id: 'seal-rules', rules: usualSealRules, version: 0 };
 }
 
-/** The standard parts of every kind where they are not there yet; what is there stays as it is. Several servers may start at once. */
-export async function ensureStandardCatalogue(db: Knex): Promise<void> {
+/**
+ * The standard parts of every kind where they are not there yet; what is there stays as it is. Several servers may start at once.
+ * @param build which core makes them: where it has done so before, nothing is looked at
+ */
+export async function ensureStandardCatalogue(db: Knex, build?: string): Promise<void> {
+  const name = build && `standard ${build}`;
+  if (name && (await db('marks').where({ name }).first())) return;
   const standard = { fittings: standardFittings(), hoses: standardHoses(), hoseEnds: standardHoseEnds(), supplies: standardSupplies() };
   await inTransaction(db, async (trx) => {
     await lockScope(trx, 'shop');
     const parts = await missingParts(trx, entriesOf(standard), 'standard');
     if (parts.length > 0) await writeRows(trx, { made: parts.map((row) => ({ type: 'part', row })), changed: [], gone: [] });
+    if (!name) return;
+    await trx('marks').where('name', 'like', 'standard %').delete();
+    await trx('marks').insert({ name, at: new Date() }).onConflict('name').merge();
   });
 }
 
@@ -110,9 +118,10 @@ export async function missingParts(db: Knex, entries: readonly PartEntry[], orig
 }
 
 /** Writes the given parts over those of the same id, outside the history: how the demo gives the standard parts their sample prices. */
-export async function replaceInCatalogue(trx: Knex.Transaction, catalogue: Catalogue, origin: Origin): Promise<void> {
+export async function replaceInCatalogue(trx: Knex.Transaction, entries: readonly PartEntry[], origin: Origin): Promise<void> {
+  if (entries.length === 0) return;
   const versions = new Map((await listPartRows(trx)).map((row) => [row.id, row.version]));
-  const changed = entriesOf(catalogue).flatMap((entry) => {
+  const changed = entries.flatMap((entry) => {
     const version = versions.get(entry.part.id);
     return version === undefined ? [] : [{ type: 'part' as const, row: { id: entry.part.id, version, origin, ...entry } }];
   });

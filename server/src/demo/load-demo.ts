@@ -28,7 +28,13 @@ export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
     const catalogue = sampleCatalogue();
     const invented = await missingParts(trx, entriesOf(catalogue), 'sample');
     await writeRows(trx, { made: invented.map((row) => ({ type: 'part', row })), changed: [], gone: [] });
-    await replaceInCatalogue(trx, catalogue, 'sample');
+    // those that were there before get their sample prices
+    const made = new Set(invented.map((row) => row.id));
+    await replaceInCatalogue(
+      trx,
+      entriesOf(catalogue).filter(({ part }) => !made.has(part.id)),
+      'sample',
+    );
     await trx('marks').where({ name: 'catalogue' }).update({ revision });
     const present: { number: string }[] = await trx('jobs').whereIn('number', DEMO_NUMBERS).select('number');
     const taken = new Set(present.map((row) => row.number));

@@ -239,10 +239,11 @@ export class PieceForm {
   }
 }
 
-/** `45°`; with its connector where the hose has several ends of that angle, or one that is no 37° swivel. */
+/** `45°`; with its connector where it is not the 37° swivel of the hose's own size, or the cut end. */
 function endName(end: HoseEnd, all: readonly HoseEnd[]): string {
-  const alone = all.filter((e) => e.angleDeg === end.angleDeg).length === 1;
-  return alone && (end.connector.family === 'flare37' || end.connector.family === 'barb')
-    ? `${end.angleDeg}°`
-    : `${end.angleDeg}° ${formatConnector(end.connector)}`;
+  const { connector, angleDeg, dash } = end;
+  const usual = (e: HoseEnd): boolean =>
+    e.connector.family === 'barb' || (e.connector.family === 'flare37' && e.connector.size === String(dash) && e.connector.swivel === true);
+  const alone = all.filter((e) => e.angleDeg === angleDeg && usual(e)).length === 1;
+  return alone && usual(end) ? `${angleDeg}°` : `${angleDeg}° ${formatConnector(connector)}`;
 }

@@ -121,6 +121,17 @@ describe('the ways', () => {
     expect(ways.all('tbody.chosen')).toHaveLength(1);
   });
 
+  it('offer an end of the hose that goes straight on the port, and put it on as one change', async () => {
+    await show();
+    expect(ways.find('.straight').textContent).toContain('Straight on the port');
+    await ways.press('.straight button', 'Put it on');
+    const { commands } = job.sent();
+    expect(commands.map((c) => c.do)).toEqual(['edit-piece', 'take-way']);
+    expect(job.store.document()!.lines[0]!.ways[0]!.chosen!.fittings).toEqual([]);
+    const { pieces } = job.store.document()!.lines[0]!;
+    expect(pieces[0]!.endA).toBe('end-ptfe-6-0-m14x1.5mwasher');
+  });
+
   it('unfold to their parts, each of which can be asked for or avoided', async () => {
     await show();
     await ways.press('.unfold', 'M14 to -6');

@@ -10,11 +10,13 @@ import {
   keptWay,
   partsOfWay,
   portCases,
+  straightEnds,
   terminalName,
   type AssembledLine,
   type AssembledWay,
   type CommandOf,
   type Gap,
+  type HoseEnd,
   type KeptWay,
   type Way,
   type WaysAnswer,
@@ -44,6 +46,9 @@ interface Asked {
   readonly failed: string | null;
 }
 const NOT_ASKED: Asked = { place: '', answer: null, solving: false, failed: null };
+
+/** Ends that are offered without an adapter. */
+const MOST_STRAIGHT = 3;
 
 let tables = 0;
 
@@ -210,6 +215,32 @@ export class WaysTable {
     // on to the next one that is still open
     const open = ways.find((w) => w.at !== at && !w.fittings);
     if (open) this.at.set(open.at);
+  }
+
+  /** Ends of the hose that need no adapter at all here, at the angle that is chosen. */
+  protected readonly straight = computed((): readonly { readonly end: HoseEnd; readonly side: 'A' | 'B' }[] => {
+    const { from, to } = this.way();
+    const [port, end] = from.kind === 'port' ? [from, to] : [to, from];
+    const catalogue = this.view.catalogue();
+    if (port.kind !== 'port' || end.kind !== 'hose end' || !catalogue || !port.port.connector || !end.hose || !end.hoseEnd) return [];
+    const found = straightEnds(port.port.connector, end.hose, end.hoseEnd.angleDeg, catalogue);
+    return found.some((e) => e.id === end.hoseEnd!.id) ? [] : found.slice(0, MOST_STRAIGHT).map((e) => ({ end: e, side: end.side }));
+  });
+
+  /** Another end on the hose, and nothing between it and the port: one change. */
+  protected takeStraight({ end, side }: { readonly end: HoseEnd; readonly side: 'A' | 'B' }): void {
+    const { from, to, at } = this.way();
+    const piece = from.kind === 'hose end' ? from.piece.key : to.kind === 'hose end' ? to.piece.key : null;
+    if (piece === null) return;
+    const set = side === 'A' ? { endA: end.id } : { endB: end.id };
+    this.store.attempt(
+      () =>
+        this.store.change(
+          { do: 'edit-piece', id: this.lineId(), piece, set },
+          { do: 'take-way', id: this.lineId(), at, fittings: [], branches: [] },
+        ),
+      `${end.name}, straight on the port`,
+    );
   }
 
   protected pin(view: WayView): void {
