@@ -18,7 +18,7 @@ import {
  */
 const JOINT = 1e7;
 const fittings: Fitting[] = standardFittings()
-  .filter((f, i) => f.ends.length === 2 && isPlain(f) && i < 1500)
+  .filter((f, i) => f.ends.length === 2 && isPlain(f) && i < 1000)
   .map((f, i) => ({ ...f, priceMinor: 100 + ((i * 7919) % 2000) }));
 
 const proper = (a: Connector, b: Connector): boolean => {

@@ -139,9 +139,15 @@ export class ChainSteps {
   private mayRun({ fitting, inEnd, outEnd }: Passage): boolean {
     const { constraints = {}, flow } = this.query;
     if (!this.mayServe(fitting)) return false;
-    if (!isPlain(fitting) && !this.uses.includes(fitting.id) && !(this.wall && fittingKind(kindOf(fitting)).throughWall)) return false;
+    if (!isPlain(fitting) && !this.uses.includes(fitting.id) && !this.isOtherSide(fitting)) return false;
     if (constraints.leastBoreMm !== undefined && (fitting.boreMm ?? Infinity) < constraints.leastBoreMm) return false;
     return !flow || (flow === 'from-to' ? leadsTo(fitting, inEnd, outEnd) : leadsTo(fitting, outEnd, inEnd));
+  }
+
+  /** What belongs to one of the two that are joined: the bulkhead in its hole, the other half of a coupling. */
+  private isOtherSide(fitting: Fitting): boolean {
+    if (this.wall && fittingKind(kindOf(fitting)).throughWall) return true;
+    return this.pushedIn && fitting.ends.length === 2 && fitting.ends.some((end) => familyById(end.family).comesApart);
   }
 
   private mayServe(fitting: Fitting): boolean {

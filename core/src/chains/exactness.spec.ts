@@ -188,9 +188,9 @@ function everyChain(query: ChainQuery): PlainChain[] {
 }
 
 /** Small parts round -4 to -8, 1/8 to 1/4 and M10 to M14, so that chains, tees and dead ends all come up. */
-const near = standardFittings().filter((f) =>
-  f.ends.every((e) => ['4', '6', '1/8', 'M14x1.5'].includes(e.size) && e.family !== 'barb' && e.family !== 'drybreak'),
-);
+const near = standardFittings()
+  .slice(0, 1000)
+  .filter((f) => f.ends.every((e) => ['4', '6', '1/8', 'M14x1.5'].includes(e.size) && e.family !== 'barb' && e.family !== 'drybreak'));
 const ends = ['npt 1/8 f', 'rc 1/8 f', 'm14x1.5 f washer', 'orb6 f', 'an6 m', 'an4 m', 'an4 f swivel', 'an6 f swivel'];
 
 const part = fc

@@ -1,4 +1,6 @@
 import type { FluidId } from '../fluids/index.js';
+import { formatQuantity, type UnitSystem } from '../units/index.js';
+import type { Hose as HoseRow } from './hose-schema.js';
 
 export type { Hose, HoseEnd } from './hose-schema.js';
 
@@ -80,4 +82,10 @@ export function constructionById(id: string): Construction {
   const found = constructions.find((c) => c.id === id);
   if (!found) throw new RangeError(`No hose construction "${id}"`);
   return found;
+}
+
+/** What a hose bears, in a line: `up to 55 bar, −54 to 204 °C, bends at 165 mm`. */
+export function hoseLimits({ workingBar, minTempC, maxTempC, bendRadiusMm }: HoseRow, system: UnitSystem = 'metric'): string {
+  const heat = `${formatQuantity(minTempC, 'temperature', system, { bare: true })} to ${formatQuantity(maxTempC, 'temperature', system)}`;
+  return `up to ${formatQuantity(workingBar, 'pressure', system, { decimals: 0 })}, ${heat}, bends at ${formatQuantity(bendRadiusMm, 'length', system)}`;
 }

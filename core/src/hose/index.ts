@@ -1,4 +1,4 @@
-export { constructions, constructionById, type Construction, type Hose, type HoseEnd } from './hose.js';
+export { constructions, constructionById, hoseLimits, type Construction, type Hose, type HoseEnd } from './hose.js';
 export { HoseSchema, HoseEndSchema } from './hose-schema.js';
 export { standardHoses } from './standard-hoses.js';
 export { standardHoseEnds, hoseEndAngles } from './standard-hose-ends.js';

@@ -96,6 +96,8 @@ export function wedgeReason(male: Connector, female: Connector, outside: Thread,
   const flanks = outside.flankAngleDeg !== inside.flankAngleDeg;
   if (pitches || flanks)
     return `${start} and jams on ${[pitches ? 'another pitch' : '', flanks ? 'other flanks (55° against 60°)' : ''].filter(Boolean).join(' and ')}: a spiral gap stays open under the sealant. It leaks when it gets hot, or the housing cracks.`;
+  if (inside.system === 'NPSM' && !female.swivel)
+    return `${start}: the hole is parallel and has no seat, so that the taper wedges on its first thread only. It weeps.`;
   if (inside.system === 'NPSM')
     return `${start}, but a swivel seals on its 30° nose and this bore has no seat. With the seat machined it is npt ${male.size} m cone.`;
   if (male.family === 'r' && inside.system === 'G' && female.swivel && male.seat === undefined)

@@ -51,7 +51,9 @@ function diameterTest(a: Thread, b: Thread, side: Side, length: Length): BenchTe
   const apart = Math.abs(da - db);
   if (apart < SURE_DIAMETER_MM || a.taperPerMm !== b.taperPerMm) return undefined;
   const where = side === 'external' ? 'over the crests' : 'across the hole';
-  return { words: `Calliper ${where}: ${length(da)} against ${length(db)}.`, sureness: apart / SURE_DIAMETER_MM };
+  // along a taper the diameter changes: only the difference stays
+  const place = a.taperPerMm > 0 ? ' at the gauge plane, and as far apart at any one place' : '';
+  return { words: `Calliper ${where}: ${length(da)} against ${length(db)}${place}.`, sureness: apart / SURE_DIAMETER_MM };
 }
 
 function taperTest(a: Thread, b: Thread, length: Length): BenchTest | undefined {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatCut, formatQuantity, pieceDrawing, type CutTicket } from '@gewinde/core';
+import { formatCut, formatQuantity, hoseLimits, pieceDrawing, type CutTicket } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { Dial } from '../shared/dial';
 import { DrawingView } from '../shared/drawing';
@@ -16,6 +16,11 @@ export class Ticket {
   readonly ticket = input.required<CutTicket>();
   private readonly preferences = inject(Preferences);
 
+  /** What the hose bears. */
+  protected readonly limits = computed(() => {
+    const { hose } = this.ticket().piece;
+    return hose ? hoseLimits(hose, this.preferences.system()) : '';
+  });
   protected readonly cut = computed(() => formatCut(this.ticket().cutMm, this.preferences.system()));
   /** What comes off a hose that is on the car already. */
   protected readonly shorten = computed(() => {

@@ -7,6 +7,7 @@ import {
   formatConnector,
   formatDash,
   formatQuantity,
+  hoseLimits,
   hosesOfSize,
   LONGEST_LINE_MM,
   straightened,
@@ -80,7 +81,13 @@ export class PieceForm {
     ...(this.made().construction === null ? [CHOOSE] : []),
     ...constructions.map(({ id, name }) => ({ value: id, name })),
   ]);
-  protected readonly school = computed(() => constructions.find((c) => c.id === this.made().construction)?.school ?? null);
+  /** What the hose bears, and why a shop takes its kind. */
+  protected readonly school = computed(() => {
+    const { hose } = this.piece();
+    const why = constructions.find((c) => c.id === this.made().construction)?.school;
+    const limits = hose && `${hoseLimits(hose, this.preferences.system())}.`;
+    return limits || why ? [limits && limits.charAt(0).toUpperCase() + limits.slice(1), why].filter(Boolean).join(' ') : null;
+  });
   protected readonly sizes = computed((): Choice<number | null>[] => {
     const { construction, dash } = this.made();
     const sizes = [

@@ -47,6 +47,14 @@ describe('the parts list', () => {
     expect(order.find('a', 'As CSV').getAttribute('href')).toBe('/api/jobs/job/parts.csv');
   });
 
+  it('says of hose that its price is a metre', async () => {
+    await openSampleJob();
+    const order = await render(Order);
+    const hose = order.all('tbody tr').find((row) => /PTFE hose/.test(row.textContent))!;
+    expect(hose.textContent).toContain('a metre');
+    expect(order.all('tbody tr').filter((row) => row.textContent.includes('a metre')).length).toBeLessThan(4);
+  });
+
   it('links each part to the lines it is for', async () => {
     await openSampleJob();
     const order = await render(Order);
