@@ -60,6 +60,11 @@ export class Order {
     this.modal.open(SealRulesDialog, { ariaLabelledBy: 'seal-rules-title', size: 'lg' });
   }
 
+  /** What one costs; of hose, a metre. */
+  protected each({ unitPriceMinor, unit }: { readonly unitPriceMinor?: number; readonly unit: string }): string {
+    return `${this.money(unitPriceMinor)}${unit === 'mm' && unitPriceMinor !== undefined ? ' a metre' : ''}`;
+  }
+
   protected money(minor: number | undefined): string {
     return minor === undefined ? '—' : (minor / 100).toFixed(2);
   }
