@@ -8,18 +8,26 @@ import { readPart } from './catalogue-store.js';
 import { runShopCommands } from './shop-commands.js';
 import { ToldCatalogue } from './told-catalogue.js';
 
+/** After this long a server that was started has other things behind it, ms. */
+const SETTLED_MS = 2500;
+
 /** What all jobs share: the catalogue and its lists, and what the shop weighs. */
 export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise<void> {
   const told = new ToldCatalogue(db, heavy);
-  // the first to ask does not wait for it to be read
-  app.addHook(
-    'onListen',
-    async () =>
-      void told
-        .revision()
-        .then(async (revision) => told.at(revision))
-        .catch(() => undefined),
-  );
+  // read before the first asks for it, once the start is over
+  let reading: NodeJS.Timeout | undefined;
+  app.addHook('onListen', async () => {
+    reading = setTimeout(
+      () =>
+        void told
+          .revision()
+          .then(async (revision) => told.at(revision))
+          .catch(() => undefined),
+      SETTLED_MS,
+    );
+    reading.unref();
+  });
+  app.addHook('onClose', async () => clearTimeout(reading));
   serve(app, shopContracts.readCatalogue, async ({ request, reply }) => {
     const revision = await told.revision();
     const tag = `"${revision}"`;
