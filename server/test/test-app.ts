@@ -14,9 +14,19 @@ import { Ajv, type ValidateFunction } from 'ajv';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { buildApp } from '../src/app.js';
-import { ensureStandardCatalogue } from '../src/catalogue/catalogue-store.js';
+import { ensureStandardCatalogue, standardCatalogue } from '../src/catalogue/catalogue-store.js';
 import { connectDatabase } from '../src/database/connect.js';
 import type { App } from '../src/plugins/app-type.js';
+
+/** The common parts: enough to test with, and quick. */
+let few: ReturnType<typeof standardCatalogue> | undefined;
+function fewParts(): ReturnType<typeof standardCatalogue> {
+  if (!few) {
+    const all = standardCatalogue();
+    few = { ...all, fittings: all.fittings.slice(0, 1000) };
+  }
+  return few;
+}
 
 export interface Answer<T> {
   readonly status: number;
@@ -63,7 +73,7 @@ export async function startTestApp({ keep = false } = {}): Promise<TestApp> {
   const db = connectDatabase(url);
   await db.migrate.latest();
   if (!keep) await emptyTables(db);
-  await ensureStandardCatalogue(db);
+  await ensureStandardCatalogue(db, undefined, fewParts);
   const app = await buildApp({ db, requestsPerMinute: 100_000 });
   await app.ready();
   const call = async (method: string, path: string, body?: unknown, client = 'test'): Promise<Answer<Record<string, unknown>>> => {

@@ -87,11 +87,12 @@ export async function readSealRules(db: Knex): Promise<SealRulesRow> {
 /**
  * The standard parts of every kind where they are not there yet; what is there stays as it is. Several servers may start at once.
  * @param build which core makes them: where it has done so before, nothing is looked at
+ * @param made what they are; tests take fewer
  */
-export async function ensureStandardCatalogue(db: Knex, build?: string): Promise<void> {
+export async function ensureStandardCatalogue(db: Knex, build?: string, made: () => Catalogue = standardCatalogue): Promise<void> {
   const name = build && `standard ${build}`;
   if (name && (await db('marks').where({ name }).first())) return;
-  const standard = { fittings: standardFittings(), hoses: standardHoses(), hoseEnds: standardHoseEnds(), supplies: standardSupplies() };
+  const standard = made();
   await inTransaction(db, async (trx) => {
     await lockScope(trx, 'shop');
     const parts = await missingParts(trx, entriesOf(standard), 'standard');
@@ -100,6 +101,11 @@ export async function ensureStandardCatalogue(db: Knex, build?: string): Promise
     await trx('marks').where('name', 'like', 'standard %').delete();
     await trx('marks').insert({ name, at: new Date() }).onConflict('name').merge();
   });
+}
+
+/** All standard parts. */
+export function standardCatalogue(): Catalogue {
+  return { fittings: standardFittings(), hoses: standardHoses(), hoseEnds: standardHoseEnds(), supplies: standardSupplies() };
 }
 
 /** Those of some parts that the catalogue does not have, as new rows. A code that another part has already is left off. */
