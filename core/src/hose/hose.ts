@@ -43,7 +43,7 @@ export const constructions: readonly Construction[] = [
     id: 'oil',
     name: 'oil rubber, textile braid',
     endStyle: 'clamp',
-    fluids: ['engine oil', 'hot synthetic oil', 'diesel', 'air', 'vacuum'],
+    fluids: ['engine oil', 'diesel', 'air', 'vacuum'],
     school: 'Breathers, drains and returns over a barb or bead, in every bore; a clamp holds no pressure line.',
   },
   {
@@ -66,7 +66,7 @@ export const constructions: readonly Construction[] = [
     endStyle: 'clamp',
     fluids: ['petrol', 'petrol with alcohol', 'diesel', 'engine oil', 'air', 'vacuum'],
     school:
-      'SAE J30 R9: 6.9 bar (3.4 from -10 up) and 150 °C. The carburettor class R7, 3.4 bar and 125 °C, is another hose: read the print on it.',
+      'SAE J30 R9: 6.9 bar (3.4 from -8 up) and 150 °C. The carburettor class R7, 3.4 bar and 125 °C, is another hose: read the print on it.',
   },
   {
     id: 'vacuum',

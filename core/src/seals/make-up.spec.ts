@@ -19,7 +19,8 @@ describe('make-up', () => {
     for (const male of everyConnector().filter((c) => c.gender === 'male'))
       for (const female of females.filter((f) => f.size === male.size)) {
         const found = mate(male, female);
-        if (found.outcome !== 'seals') continue;
+        // of what is only recognised, the maker says how tight
+        if (found.outcome !== 'seals' || ['orfs', 'cone30'].includes(male.family)) continue;
         sealed += 1;
         expect(found.makeUp!.high).toBeGreaterThanOrEqual(found.makeUp!.low);
         if (found.makeUp!.kind !== 'push') expect(found.makeUp!.low).toBeGreaterThan(0);

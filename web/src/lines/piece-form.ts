@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import {
   constructions,
@@ -178,7 +178,8 @@ export class PieceForm {
   protected readonly bent = computed(() => {
     const { endA, endB, piece } = this.piece();
     if (!endA || !endB || (endA.angleDeg === 0 && endB.angleDeg === 0) || (piece.length && piece.length.as !== 'taped')) return null;
-    const taped = piece.length?.mm;
+    // what was converted already is not converted twice
+    const taped = piece.length?.mm === this.unbent() ? undefined : piece.length?.mm;
     const straight = taped === undefined ? undefined : straightened(taped, endA, endB);
     const show = (mm: number) => formatQuantity(mm, 'length', this.preferences.system());
     return {
@@ -188,10 +189,13 @@ export class PieceForm {
     };
   });
 
+  private readonly unbent = signal<number | null>(null);
+
   /** The length was taped round the bends: it becomes the one straight along the hose. */
   protected unbend(mm: number): void {
     const { id } = this.assembled().line;
     const { key } = this.piece().piece;
+    this.unbent.set(mm);
     this.store.attempt(
       () => this.store.change({ do: 'edit-piece', id, piece: key, set: { length: { mm, as: 'taped' } } }),
       `Taped length ${formatQuantity(mm, 'length', this.preferences.system())}, straight along the hose`,

@@ -80,7 +80,6 @@ export const coneJoints: readonly SealingPair[] = [
       kind,
       seal: kind === 'o-ring' ? { method: 'the ring in its face', consumables: [] } : metalToMetal,
       reason: `${words} Known here so that it is not taken for something else: get ring and torque from its maker.`,
-      makeUp: coneMakeUp,
       dressing: kind === 'o-ring' ? 'Oil the ring, dry threads. New ring whenever opened.' : DRY,
       source: standard,
     }),
