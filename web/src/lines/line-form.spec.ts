@@ -30,6 +30,16 @@ describe('LineForm', () => {
     expect(figures.reduce((sum, mm) => sum + mm, 0)).toBeCloseTo(cut, 5);
   });
 
+  it('converts a length that was taped round the elbow, once', async () => {
+    await open();
+    expect(form.find('.taping').textContent).toContain('straight along the hose');
+    await form.press('.taping button', 'I taped round the elbow');
+    const { length } = sent('edit-piece') as { length: { mm: number; as: string } };
+    expect(length.as).toBe('taped');
+    expect(length.mm).toBeLessThan(664);
+    expect(length.mm).toBeGreaterThan(640);
+  });
+
   it('saves a service, and a length with its unit', async () => {
     await open();
     await form.choose('Service', 'Return');
