@@ -29,14 +29,18 @@ export const fittingKinds = [
   { id: 'banjo', name: 'banjos', ends: [2, 3] },
   { id: 'bulkhead', name: 'bulkhead fittings', ends: [2, 2], throughWall: true },
   { id: 'flange', name: 'flanges', ends: [2, 2] },
+  { id: 'coupler', name: 'couplers', ends: [2, 2] },
   { id: 'sensor adapter', name: 'sensor adapters', ends: [2, 2] },
   { id: 'plug', name: 'plugs', ends: [1, 1], closes: true },
   { id: 'cap', name: 'caps', ends: [1, 1], closes: true },
+  { id: 'drain plug', name: 'drain plugs', ends: [1, 1], function: 'closes the drain of a pan, and catches chips' },
+  { id: 'filler cap', name: 'filler caps with a port', ends: [2, 3], function: 'closes the filler and takes a line' },
   { id: 'bung', name: 'weld bungs', ends: [1, 2], welded: true },
   { id: 'restrictor', name: 'restrictors', ends: [2, 2], function: 'throttles the flow' },
   { id: 'filter', name: 'inline filters', ends: [2, 2], function: 'filters, and needs cleaning' },
   { id: 'check valve', name: 'check valves', ends: [2, 2], function: 'lets flow pass one way only' },
   { id: 'dry-break', name: 'dry-breaks', ends: [2, 2], function: 'shuts when it is parted' },
+  { id: 'post bolt', name: 'post bolts', ends: [2, 2], function: 'holds a stack together' },
   { id: 'plate', name: 'plates', ends: [2, 12], bodied: true, function: 'leads the oil out beside the filter' },
   { id: 'spacer', name: 'spacers', ends: [2, 2], bodied: true, function: 'adds height' },
   { id: 'thermostat', name: 'thermostats', ends: [2, 8], bodied: true, function: 'opens with heat' },
@@ -61,13 +65,16 @@ export function fittingKind(id: string): FittingKind {
   return found;
 }
 
+const isClosingKind = (k: FittingKind): boolean =>
+  !k.bodied && (k.closes === true || k.welded === true || k.id === 'drain plug' || k.id === 'filler cap');
+
 /** Kinds by what a shop looks for: what joins, what branches off, what closes, what does something to the flow, what has a body. */
 export const kindGroups: readonly { readonly name: string; readonly kinds: readonly FittingKind[] }[] = (
   [
     ['joining', (k) => !k.bodied && !k.function && !k.closes && !k.welded && k.ends[0] <= 2],
     ['branching', (k) => !k.bodied && k.ends[0] > 2],
-    ['closing and welding in', (k) => !k.bodied && (k.closes === true || k.welded === true)],
-    ['in the flow', (k) => !k.bodied && k.function !== undefined],
-    ['with a body', (k) => k.bodied === true],
+    ['closing and welding in', isClosingKind],
+    ['in the flow', (k) => !k.bodied && k.function !== undefined && k.id !== 'post bolt' && !isClosingKind(k)],
+    ['with a body, and what holds it', (k) => k.bodied === true || k.id === 'post bolt'],
   ] as readonly [string, (kind: FittingKind) => boolean][]
 ).map(([name, belongs]) => ({ name, kinds: (fittingKinds as readonly FittingKind[]).filter(belongs) }));

@@ -4,7 +4,7 @@ import type { Fitting } from './fitting-schema.js';
 
 export type { Fitting } from './fitting-schema.js';
 
-export const materials = ['aluminium', 'steel', 'stainless', 'brass', 'silicone'] as const;
+export const materials = ['aluminium', 'steel', 'stainless', 'brass', 'silicone', 'rubber'] as const;
 export type Material = (typeof materials)[number];
 
 /** The kind of a fitting, read off its ends where it is not said. */

@@ -1,6 +1,7 @@
 import { bareConnector, boreSizeMm, connectorThread, familyById, formatConnector, type Connector } from '../connectors/index.js';
 import { metalOf, type Metal } from '../seals/index.js';
 import { fractionToNumber } from '../units/index.js';
+import type { FittingKindId } from './fitting-kinds.js';
 import type { Fitting } from './fitting-schema.js';
 
 /** What a joint or a part bears, and what says so. */
@@ -116,9 +117,27 @@ export function endRating(end: Connector, material: string | undefined): Rating 
   };
 }
 
-/** What a part bears: what the weakest of its ends does. */
-export function partRating({ ends, material }: Pick<Fitting, 'ends' | 'material'>): Rating {
-  const all = ends.map((end) => endRating(end, material));
+/** Bodies that give way before their joints do, bar. Common practice: the maker's figure goes first. */
+const BODIES: Readonly<Partial<Record<FittingKindId, readonly [bar: number, by: string]>>> = {
+  cooler: [10, 'the core of the cooler'],
+  'heat exchanger': [10, 'the core of the cooler'],
+  'spin-on filter': [14, 'the can of the filter'],
+  canister: [10, 'its lid and its ring'],
+  tank: [0.5, 'its thin walls; a tank is vented'],
+  'filler cap': [0.5, 'the neck it sits on, which holds no pressure'],
+};
+/** Moulded parts bear what they are made of: heat by their rubber, pressure by their plies and clamps. Common practice. */
+const MOULDED: Readonly<Record<string, readonly [min: number, max: number]>> = { silicone: [-55, 175], rubber: [-40, 125] };
+
+/** What a part bears: what the weakest of its ends does, or its body. */
+export function partRating({ ends, material, kind }: Pick<Fitting, 'ends' | 'material' | 'kind'>): Rating {
+  const body = kind && BODIES[kind];
+  const moulded = MOULDED[material ?? ''];
+  const all = ends.map((end): Rating => {
+    const rated = endRating(end, material);
+    return moulded ? { ...rated, minTempC: moulded[0], maxTempC: moulded[1], heatBy: material! } : rated;
+  });
+  if (body) all.push({ ...all[0]!, maxBar: body[0], barBy: body[1] });
   const weakest = all.reduce((a, b) => (b.maxBar < a.maxBar ? b : a));
   const coolest = all.reduce((a, b) => (b.maxTempC < a.maxTempC ? b : a));
   return {

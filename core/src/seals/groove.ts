@@ -50,10 +50,3 @@ export function ringInGroove(ring: Pick<ORing, 'insideMm' | 'sectionMm'>, { insi
     ...(problem ? { problem } : {}),
   };
 }
-
-/** Of those that seal in the groove, the one that is least stretched or slack. */
-export function bestInGroove<R extends Pick<ORing, 'insideMm' | 'sectionMm'>>(rings: readonly R[], groove: Land): R | undefined {
-  const fitting = rings.filter((ring) => ringInGroove(ring, groove).problem === undefined);
-  const off = (ring: R): number => Math.abs(ringInGroove(ring, groove).stretchPercent);
-  return fitting.reduce<R | undefined>((best, ring) => (best && off(best) <= off(ring) ? best : ring), undefined);
-}

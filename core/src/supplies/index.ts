@@ -4,4 +4,6 @@ export { supplyKind, supplyKinds, type SupplyKind, type SupplyKindId } from './s
 export { figureOf, fieldSchema, madeFor, SupplySchema, type Supply } from './supply-schema.js';
 export { standardSupplies } from './standard-supplies.js';
 export { SealRulesSchema, usualSealRules, type SealRules } from './seal-rules.js';
-export { ringCompound, specify, type SealUse, type Specified } from './specify.js';
+export { ringCompound, type SealUse } from './compound-choice.js';
+export { specify, type Specified } from './specify.js';
+export { checkRing, ringWords, specifyRing, type RingFit, type RingSpecified } from './specify-ring.js';

@@ -1,21 +1,15 @@
 import { fluidById, type FluidId } from '../fluids/index.js';
 import { readLand } from '../connectors/index.js';
-import { bestInGroove, compounds, ringInGroove, type Compound, type Consumable, type SealantPlace } from '../seals/index.js';
+import type { Compound, Consumable } from '../seals/index.js';
+import { listed, refusal, refusedBefore, ringCompound, type Refused, type SealUse } from './compound-choice.js';
 import { usualSealRules, type SealRules } from './seal-rules.js';
+import { specifyRing } from './specify-ring.js';
 import { figureOf, madeFor, type Supply } from './supply-schema.js';
 
 /** What the lips of bonded washers are made of. Common practice. */
 const BONDED_COMPOUNDS = ['nbr', 'fkm', 'epdm'];
 
-/** Where a seal sits: what it must bear. */
-export interface SealUse {
-  readonly fluid: FluidId;
-  /** The hottest it gets, °C; what is usual for the fluid where it is not said. */
-  readonly hotC?: number;
-  readonly place?: SealantPlace;
-}
-
-export interface Specified {
+export interface Specified extends Refused {
   /** The part that meets it, where the catalogue has one. */
   readonly part?: Supply;
   /** `O-ring FKM AS568-906`: what to take, whether or not the catalogue has it. */
@@ -23,8 +17,6 @@ export interface Specified {
   readonly why: string;
   /** Nothing of what is known meets it for certain. */
   readonly doubt?: string;
-  /** Compounds that the shop would have taken before it, and why they will not do here. */
-  readonly refused?: readonly { readonly name: string; readonly why: string }[];
 }
 
 /**
@@ -40,7 +32,7 @@ export function specify(
   const offered = supplies.filter((s) => !s.retired);
   const hotC = use.hotC ?? fluidById(use.fluid).hotC;
   if (item === 'O-ring') return ring(size ?? '', use.fluid, hotC, offered, rules);
-  if (item === 'face ring') return faceRing(size ?? '', use.fluid, hotC, offered, rules);
+  if (item === 'face ring') return faceRing(size ?? '', use, offered, rules);
   if (item === 'thread sealant') return sealant(size, use, hotC, offered, rules);
   if (item === 'copper washer') {
     const style = rules.flatWasher;
@@ -60,30 +52,6 @@ export function specify(
       (item === 'hose clamp' && isOf(s, 'clamp', { size })),
   );
   return named(`${capital(item)}${size === undefined ? '' : ` ${size}`}`, part, 'as the joint requires');
-}
-
-/** The first compound of the shop's list that bears the fluid at its heat. */
-export function ringCompound(fluid: FluidId, hotC: number, rules: SealRules = usualSealRules): Compound | undefined {
-  return listed(rules).find((c) => refusal(c, fluid, hotC) === undefined);
-}
-
-function listed(rules: SealRules): Compound[] {
-  return rules.rings.map((id) => compounds.find((c) => c.id === id)!);
-}
-
-/** Why a compound will not do; undefined where it will. */
-function refusal({ fluids, maxC, note }: Compound, fluid: FluidId, hotC: number): string | undefined {
-  if (fluids[fluid] === 'never') return `${fluid} takes it apart`;
-  if (fluids[fluid] === 'short') return `it does not last in ${fluid}: ${note.charAt(0).toLowerCase()}${note.slice(1).replace(/\.$/, '')}`;
-  return hotC > maxC ? `it bears ${maxC} °C, and ${fluid} gets to ${hotC} °C here` : undefined;
-}
-
-/** What stands before the one that is taken in the shop's list, with the reasons; all of it where none is. */
-function refusedBefore(taken: Compound | undefined, fluid: FluidId, hotC: number, rules: SealRules): Pick<Specified, 'refused'> {
-  const list = listed(rules);
-  const before = taken ? list.slice(0, list.indexOf(taken)) : list;
-  const refused = before.map((c) => ({ name: c.name, why: refusal(c, fluid, hotC)! }));
-  return refused.length > 0 ? { refused } : {};
 }
 
 function ring(size: string, fluid: FluidId, hotC: number, supplies: readonly Supply[], rules: SealRules): Specified {
@@ -117,25 +85,11 @@ function bondedWasher(size: string, fluid: FluidId, hotC: number, supplies: read
 }
 
 /** In a groove of any size: the ring of the catalogue that lies in it as it should, in the compound of the shop. */
-function faceRing(size: string, fluid: FluidId, hotC: number, supplies: readonly Supply[], rules: SealRules): Specified {
+function faceRing(size: string, use: SealUse, supplies: readonly Supply[], rules: SealRules): Specified {
+  const { best, compound, why, doubt, refused } = specifyRing({ groove: readLand(size)! }, use, supplies, rules);
   const name = `O-ring for the groove ${size.replaceAll('x', ' × ')} mm`;
-  const compound = ringCompound(fluid, hotC, rules);
-  if (!compound) return ring(size, fluid, hotC, [], rules);
-  const groove = readLand(size)!;
-  if (groove.depthMm === undefined)
-    return { name, why: '', doubt: 'How deep the groove is has not been said: measure it, the cord follows from it.' };
-  const rings = supplies
-    .filter((s) => isOf(s, 'o-ring', { compound: compound.id }) && !/^captive/.test(String(figureOf(s, 'size'))))
-    .map((part) => ({ part, insideMm: Number(figureOf(part, 'insideMm')), sectionMm: Number(figureOf(part, 'sectionMm')) }));
-  const best = bestInGroove(rings, groove);
-  if (!best) return { name: `${name}, ${compound.id.toUpperCase()}`, why: '', doubt: 'No ring of the catalogue lies in it as it should.' };
-  const { stretchPercent, squeezePercent = 0 } = ringInGroove(best, groove);
-  const stretch = stretchPercent > 0.5 ? `stretched by ${stretchPercent.toFixed(0)} %, ` : '';
-  return named(
-    name,
-    best.part,
-    `${stretch}squeezed by ${squeezePercent.toFixed(0)} %; ${compound.id.toUpperCase()} bears ${fluid} up to ${compound.maxC} °C`,
-  );
+  const made = best || compound === undefined ? name : `${name}, ${compound.toUpperCase()}`;
+  return { ...named(made, best?.part, why), ...(doubt ? { doubt } : {}), ...(refused ? { refused } : {}) };
 }
 
 /** None on a turbo feed unless it leaked; else the shop's form, rated for the fluid and its heat. */

@@ -4,6 +4,7 @@ import { lengthBetween } from '../end-frames.js';
 import { fittingKind, type FittingKindId } from '../fitting-kinds.js';
 import { partRating } from '../ratings.js';
 import { spannerFor } from '../spanners.js';
+import type { Body } from '../body-schema.js';
 import { commonBody } from './common-body.js';
 import { volumeCm3 } from './volume.js';
 
@@ -19,10 +20,21 @@ export interface Make {
   readonly bodyMm?: number;
   readonly bodyHex?: number;
   readonly oneWay?: boolean;
+  /** What sets it apart beyond its ends, as its id and its name have it: `18 mm`, `4 ply`. */
+  readonly apart?: string;
+  /** What it is called, where its ends alone would not say it. */
+  readonly called?: string;
 }
 
 /** Density in kg/dm³. */
-const DENSITY: Readonly<Record<Material, number>> = { aluminium: 2.7, steel: 7.85, stainless: 7.9, brass: 8.5, silicone: 1.25 };
+const DENSITY: Readonly<Record<Material, number>> = {
+  aluminium: 2.7,
+  steel: 7.85,
+  stainless: 7.9,
+  brass: 8.5,
+  silicone: 1.25,
+  rubber: 1.2,
+};
 
 /** The id the catalogue gives an adapter: its ends and its angle, `npt1/8m+an6m@90`. */
 export function adapterId(a: Connector, b: Connector, angleDeg: number): string {
@@ -30,10 +42,10 @@ export function adapterId(a: Connector, b: Connector, angleDeg: number): string 
 }
 
 /** Ends, angle, then what sets it apart from its plain sister: `an4fswivel+an4m~1` is one with a bore of 1 mm. */
-function partId(ends: readonly Connector[], angleDeg: number, { kind, material, boreMm }: Make = {}): string {
+function partId(ends: readonly Connector[], angleDeg: number, { kind, material, boreMm, apart }: Make = {}): string {
   const words = ends.map((c) => formatConnector(c).replace(/\s+/g, '')).join('+');
   const functional = kind && fittingKind(kind).function ? `#${kind.replace(/\W/g, '')}` : '';
-  return `${words}${angleDeg ? `@${angleDeg}` : ''}${boreMm ? `~${boreMm}` : functional}${material ? `#${material}` : ''}`;
+  return `${words}${angleDeg ? `@${angleDeg}` : ''}${boreMm ? `~${boreMm}` : functional}${material ? `#${material}` : ''}${apart ? `~${apart.replace(/\s+/g, '')}` : ''}`;
 }
 
 /** An adapter between two connectors with dimensions that follow from its ends. */
@@ -65,8 +77,7 @@ export function branched(ends: readonly Connector[], make: Make = {}): Fitting {
 }
 
 /** A part with a body of its own, by common proportions. */
-export function withBody(ends: readonly Connector[], kind: FittingKindId, make: Make = {}): Fitting {
-  const body = commonBody(ends, kind);
+export function withBody(ends: readonly Connector[], kind: FittingKindId, make: Make = {}, body: Body = commonBody(ends, kind)): Fitting {
   const bore = Math.min(...ends.map((end) => endForm(end).boreMm));
   const bare = part(
     ends,
@@ -76,7 +87,28 @@ export function withBody(ends: readonly Connector[], kind: FittingKindId, make: 
   );
   const { hexMm: _, ...rest } = bare;
   const whole = { ...rest, body };
-  return { ...whole, lengthMm: Math.round(lengthBetween(whole, 0, 1) * 100) / 100 };
+  return { ...whole, lengthMm: ends.length === 1 ? body.heightMm : Math.round(lengthBetween(whole, 0, 1) * 100) / 100 };
+}
+
+/** Mass of parts with a body over the space they take, g/cm³, dry. Common practice. */
+const APPARENT: Readonly<Partial<Record<FittingKindId, number>>> = {
+  plate: 1.3,
+  spacer: 1.2,
+  thermostat: 1.5,
+  'filter head': 1.3,
+  'spin-on filter': 0.75,
+  canister: 1,
+  cooler: 1,
+  'heat exchanger': 1.1,
+  tank: 0.4,
+};
+
+/** A part with a body that is said: where its ends are on it, and how they are joined inside. */
+export function bodied(ends: readonly Connector[], kind: FittingKindId, body: Body, make: Make = {}): Fitting {
+  const whole = withBody(ends, kind, make, body);
+  const across = body.acrossMm ** 2 * (body.shape === 'round' ? Math.PI / 4 : kind === 'cooler' ? 50 / body.acrossMm : 1);
+  const apparent = APPARENT[kind];
+  return apparent === undefined ? whole : { ...whole, massG: Math.max(1, Math.round((across * body.heightMm * apparent) / 1000)) };
 }
 
 /** A plug, a cap or a weld bung: one end, and what stands out of the joint. */
@@ -99,7 +131,7 @@ function part(
   id: string,
 ): Fitting {
   const material = make.material ?? 'aluminium';
-  const { maxBar, minTempC, maxTempC } = partRating({ ends, material });
+  const { maxBar, minTempC, maxTempC } = partRating({ ends, material, ...(make.kind ? { kind: make.kind } : {}) });
   const bare: Fitting = {
     id,
     name: '',
@@ -136,9 +168,11 @@ function nameOf(fitting: Fitting, kind: FittingKindId, make: Make): string {
   const head =
     kind === 'filter' ? 'Inline filter' : kind === 'bung' ? 'Weld bung' : kind === 'elbow' ? `Elbow ${fitting.angleDeg}°` : capital(kind);
   const turned = kind !== 'elbow' && kind !== 'banjo' && fitting.angleDeg ? ` ${fitting.angleDeg}°` : '';
-  if (words.length === 1) return `${head}, ${words[0]!.replace(/^bung /, '')}${metal}`;
+  const apart = make.apart ? `, ${make.apart}` : '';
+  if (make.called) return `${make.called}${apart}`;
+  if (words.length === 1) return `${head}, ${words[0]!.replace(/^bung /, '')}${metal}${apart}`;
   const tail = words.length > 2 ? `, branch ${words.slice(2).join(' and ')}` : '';
-  return `${head}${bore}${turned}, ${words[0]} to ${words[1]}${tail}${metal}`;
+  return `${head}${bore}${turned}, ${words[0]} to ${words[1]}${tail}${metal}${apart}`;
 }
 
 function capital(text: string): string {

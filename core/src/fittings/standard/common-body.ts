@@ -20,7 +20,9 @@ export function commonBody(ends: readonly Connector[], kind: FittingKindId): Bod
   const deepest = Math.max(0, ...around.map((i) => forms[i]!.lengthMm));
   const acrossMm = Math.ceil(Math.max(widest + 8, around.length > 1 ? 2.6 * deepest : 0));
   const tallest = Math.max(0, ...around.map((i) => forms[i]!.outsideMm));
-  const heightMm = kind === 'spin-on filter' ? Math.ceil(acrossMm * 1.1) : Math.ceil(Math.max(12, tallest * 1.4));
+  // a valve in line is as long as both its ends go in, with its ball between them
+  const long = inLine ? forms[0]!.lengthMm + forms[1]!.lengthMm + 0.8 * widest : 0;
+  const heightMm = kind === 'spin-on filter' ? Math.ceil(acrossMm * 1.1) : Math.ceil(Math.max(12, tallest * 1.4, long));
   return { shape: flat.some(Boolean) ? 'round' : 'square', acrossMm, heightMm, places, passages: passagesOf(ends.length, kind) };
 }
 

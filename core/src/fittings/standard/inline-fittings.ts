@@ -88,12 +88,22 @@ export function furtherInline(): Fitting[] {
 
 /** Bores of silicone couplers, inch. Common practice. */
 const COUPLERS = ['5/8', '3/4', '1', '1 1/4', '1 1/2', '1 3/4', '2', '2 1/4', '2 1/2', '2 3/4', '3', '3 1/2', '4'];
+/** From this one up they carry boost, and have a ply more. */
+const FIRST_FOR_CHARGE_AIR = COUPLERS.indexOf('1 3/4');
+/** Bores of moulded rubber for coolant and heater, inch and mm. Common practice. */
+const MOULDED = ['1/2', '5/8', '3/4', '1', '1 1/4', '1 1/2', '16mm', '19mm', '25mm', '32mm', '38mm'];
 
-/** Silicone couplers for coolant and charge air: straight, stepped by up to two sizes, 45° and 90°. */
+/** Couplers of silicone for coolant and charge air: straight, stepped by up to two sizes, bent; and moulded rubber elbows. */
 export function couplers(): Fitting[] {
-  return COUPLERS.flatMap((bore, i) =>
+  const make = (a: string, b: string, angle: number, more: Make): Fitting =>
+    adapter(parseConnector(`hose ${a}`), parseConnector(`hose ${b}`), angle, { kind: 'coupler', ...more });
+  const silicone = COUPLERS.flatMap((bore, i) =>
     COUPLERS.slice(Math.max(0, i - 2), i + 1).flatMap((small) =>
-      [0, 45, 90].map((angle) => adapter(parseConnector(`hose ${bore}`), parseConnector(`hose ${small}`), angle, { material: 'silicone' })),
+      [0, 45, 90, ...(bore === small ? [135, 180] : [])].map((angle) =>
+        make(bore, small, angle, { material: 'silicone', apart: i >= FIRST_FOR_CHARGE_AIR ? '4 ply' : '3 ply' }),
+      ),
     ),
   );
+  const rubber = MOULDED.flatMap((bore) => [45, 90].map((angle) => make(bore, bore, angle, { material: 'rubber', apart: 'moulded' })));
+  return [...silicone, ...rubber];
 }

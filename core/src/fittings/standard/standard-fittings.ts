@@ -6,7 +6,9 @@ import { branchingFittings, furtherTees } from './branching-fittings.js';
 import { britishAndMetricAdapters } from './british-and-metric-adapters.js';
 import { closingFittings, furtherClosings } from './closing-fittings.js';
 import { couplers, furtherInline, inlineFittings } from './inline-fittings.js';
+import { stackFittings } from './stack-fittings.js';
 import { standardAdapters } from './standard-adapters.js';
+import { vesselFittings } from './vessel-fittings.js';
 
 /**
  * The common fittings of the trade in all their sizes from -3 to -24, with dimensions from the end forms of the standards and
@@ -27,6 +29,8 @@ export function standardFittings(): Fitting[] {
     ...furtherClosings(),
     ...furtherInline(),
     ...couplers(),
+    ...stackFittings(),
+    ...vesselFittings(),
   ];
   // what was made by hand goes before what a rule makes
   const made = new Map<string, Fitting>();
