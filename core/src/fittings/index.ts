@@ -52,3 +52,4 @@ export {
   readWhole,
   readWords,
 } from './part-list/read-cell.js';
+export { postFaces } from './standard/stack-fittings.js';
