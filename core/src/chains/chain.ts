@@ -25,6 +25,8 @@ export interface Chain {
   /** Of the run: one more than fittings, from the first to the last; all of them seal. */
   readonly joints: readonly Mating[];
   readonly branches: readonly Branch[];
+  /** Which of several goals it ends on. */
+  readonly goal?: number;
   /** Of the run and its branches together: what the ranking counts. */
   readonly jointCount: number;
   readonly priceMinor: number;
@@ -43,9 +45,17 @@ export interface TakeOff {
   readonly connector: Connector;
 }
 
+/** One of several things that a chain may end on, with what taking it costs, minor units. */
+export interface ChainGoal {
+  readonly connector: Connector;
+  readonly costMinor: number;
+}
+
 export interface ChainQuery {
   readonly from: Connector;
   readonly to: Connector;
+  /** Instead of `to` alone: any of these will do, and what each costs beside the fittings counts. `to` still says what kind of way is meant. */
+  readonly goals?: readonly ChainGoal[];
   readonly fittings: readonly Fitting[];
   /** Most chains returned, 1…200; default 10. */
   readonly limit?: number;

@@ -1,5 +1,5 @@
 export { ChainLinkSchema } from './chain-link-schema.js';
-export type { Branch, Chain, ChainLink, ChainQuery, TakeOff } from './chain.js';
+export type { Branch, Chain, ChainGoal, ChainLink, ChainQuery, TakeOff } from './chain.js';
 export { ChainConstraintsSchema, constraintsSet, type ChainConstraints } from './chain-constraints.js';
 export { ChainConstraintError } from './chain-constraint-error.js';
 export { ChainWeightsSchema, leadStep, leadSteps, priceOnly, smallThreadShare, usualWeights, type ChainWeights } from './chain-weights.js';

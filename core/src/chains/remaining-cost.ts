@@ -1,5 +1,6 @@
 import type { ChainQuery } from './chain.js';
 import type { ChainStep, ChainSteps } from './chain-steps.js';
+import type { Goals } from './goals.js';
 import { JOINT, type SealingIndex } from './sealing-index.js';
 
 /** What is left to the goal, at the least. */
@@ -17,27 +18,27 @@ export interface Remaining {
  */
 export function remainingCost(
   query: ChainQuery,
+  goals: Goals,
   index: SealingIndex,
   steps: ChainSteps,
   bound: ReadonlyMap<number, number>,
   most: number,
 ): Remaining | undefined {
   const start = index.node(query.from);
-  const goal = index.node(query.to);
   if ((bound.get(start) ?? Infinity) > most) return undefined;
   const depth = distancesFrom(start, most, bound, index);
   const size = steps.states.size;
   const at = new Map([...depth.keys()].map((node, i) => [node, i]));
   const least = Array.from({ length: most + 1 }, () => new Float64Array(depth.size * size).fill(Infinity));
   const short = Array.from({ length: most + 1 }, () => new Float64Array(depth.size).fill(Infinity));
-  const final = Float64Array.from({ length: size }, (_, s) => JOINT + steps.states.final(s));
+  const final = Float64Array.from({ length: size }, (_, s) => steps.states.final(s));
   for (let left = 0; left <= most; left++)
     for (const [node, i] of at) {
       if (depth.get(node)! + left > most || bound.get(node)! > left) continue;
       const row = i * size;
-      if (bound.get(node) === 0 && index.seals(node, goal)) {
-        const joint = steps.jointCost(node, goal);
-        for (let s = 0; s < size; s++) least[left]![row + s] = final[s]! + joint;
+      const ending = bound.get(node) === 0 ? goals.endings(node, steps)[0] : undefined;
+      if (ending) {
+        for (let s = 0; s < size; s++) least[left]![row + s] = final[s]! + ending.cost;
         short[left]![i] = 0;
       }
       if (left === 0) continue;

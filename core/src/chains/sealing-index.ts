@@ -115,10 +115,11 @@ export class SealingIndex {
   }
 
   /**
-   * For every connector of the catalogue, and `start`: the fewest fittings to the goal, up to the most, whatever is wished besides.
-   * A bound, quickly found.
+   * For every connector of the catalogue, and `start`: the fewest fittings to one of the goals, up to the most, whatever is wished
+   * besides. A bound, quickly found.
    */
-  distancesTo(goal: number, start: number, most: number): Map<number, number> {
+  distancesTo(goals: number | readonly number[], start: number, most: number): Map<number, number> {
+    const ends = typeof goals === 'number' ? [goals] : goals;
     const distance = new Map<number, number>();
     const tried = new Uint8Array(this.connectors.length);
     const reach = (from: number, count: number, found: number[]): void => {
@@ -133,9 +134,9 @@ export class SealingIndex {
       if (this.seals(start, from)) take(start);
     };
     let front: number[] = [];
-    reach(goal, 0, front);
-    // the goal may be met again, as the inner end of a fitting
-    tried[goal] = 0;
+    for (const goal of ends) reach(goal, 0, front);
+    // a goal may be met again, as the inner end of a fitting
+    for (const goal of ends) tried[goal] = 0;
     for (let count = 1; count <= most && front.length > 0; count++) {
       const found: number[] = [];
       for (const node of front) for (const inner of this.innerEndsOf(node)) reach(inner, count, found);

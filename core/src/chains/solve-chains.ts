@@ -1,6 +1,7 @@
 import type { Branch, Chain, ChainQuery } from './chain.js';
 import { ChainQueue } from './chain-queue.js';
 import { ChainSteps, type ChainStep } from './chain-steps.js';
+import { Goals } from './goals.js';
 import { checkConstraints } from './check-constraints.js';
 import { findMissingLinks, type MissingLink } from './missing-links.js';
 import { openEnds, type Fitting } from '../fittings/index.js';
@@ -26,6 +27,8 @@ interface Partial {
   /** The same at the end, at the least. */
   readonly total: number;
   readonly lengthMm: number;
+  /** Which of the goals it has come to. */
+  readonly goal: number;
   readonly done: boolean;
 }
 
@@ -34,7 +37,7 @@ const MOST_OPENED = 300_000;
 
 /**
  * The chains of fittings that join two connectors with sealing joints only: fewest joints first (those on branches counted), then
- * the cost by the shop's weights, then the shorter. A best-first search over connectors and the state of the chain, with the exact
+ * the cost by the shop's weights, then the shorter. Where several goals are given, the ways to all of them compete. A best-first search over connectors and the state of the chain, with the exact
  * remaining cost as its estimate, so that it opens hardly more than it returns. Run lengths are tried from none upwards and the search
  * stops as soon as a longer run could not be better.
  *
@@ -49,16 +52,19 @@ export function solveChains(query: ChainQuery): ChainAnswer {
   const index = sealingIndex(query.fittings);
   const { found, complete } = search(query, index, limit, maxFittings);
   const chains = found.map((partial) => asChain(partial, query, index));
-  return { chains, missingLinks: findMissingLinks(query, index, chains[0]?.fittings.length), complete };
+  // with several goals nothing is missing as long as one is reached; which part would be, is asked of one
+  const missingLinks = query.goals ? [] : findMissingLinks(query, index, chains[0]?.fittings.length);
+  return { chains, missingLinks, complete };
 }
 
 function search(query: ChainQuery, index: SealingIndex, limit: number, maxFittings: number): { found: Partial[]; complete: boolean } {
   const steps = new ChainSteps(query, index);
-  const bound = index.distancesTo(index.node(query.to), index.node(query.from), maxFittings);
+  const goals = new Goals(query, index);
+  const bound = index.distancesTo(goals.nodes, index.node(query.from), maxFittings);
   let result: { found: Partial[]; complete: boolean } = { found: [], complete: true };
   for (let most = 0; most <= maxFittings; most++) {
-    const remaining = remainingCost(query, index, steps, bound, most);
-    result = remaining ? enumerate(query, index, steps, remaining, limit, most) : { found: [], complete: true };
+    const remaining = remainingCost(query, goals, index, steps, bound, most);
+    result = remaining ? enumerate(query, goals, index, steps, remaining, limit, most) : { found: [], complete: true };
     const last = result.found[limit - 1];
     // a longer run has at least most + 2 joints, and one more for each take-off
     if (!result.complete || (last && Math.floor(last.total / JOINT) < most + 2 + (query.takeOffs?.length ?? 0))) break;
@@ -68,18 +74,18 @@ function search(query: ChainQuery, index: SealingIndex, limit: number, maxFittin
 
 function enumerate(
   query: ChainQuery,
+  goals: Goals,
   index: SealingIndex,
   steps: ChainSteps,
   remaining: Remaining,
   limit: number,
   most: number,
 ): { found: Partial[]; complete: boolean } {
-  const goal = index.node(query.to);
   const mostStack = query.constraints?.mostStackMm ?? Infinity;
   const found: Partial[] = [];
   const seen = new Set<string>();
   const queue = new ChainQueue<Partial>((a, b) => a.total - b.total || Number(b.done) - Number(a.done) || a.lengthMm - b.lengthMm);
-  const start = { node: index.node(query.from), state: steps.states.start, count: 0, value: 0, lengthMm: 0, done: false };
+  const start = { node: index.node(query.from), state: steps.states.start, count: 0, value: 0, lengthMm: 0, goal: 0, done: false };
   queue.push({ ...start, total: remaining.least(most, start.node, start.state) });
   for (let opened = 0; found.length < limit; opened++) {
     const partial = queue.shift();
@@ -92,8 +98,9 @@ function enumerate(
       continue;
     }
     const ending = steps.states.final(partial.state);
-    if (ending !== Infinity && index.seals(partial.node, goal))
-      queue.push({ ...partial, total: partial.value + JOINT + ending + steps.jointCost(partial.node, goal), done: true });
+    if (ending !== Infinity)
+      for (const { goal, cost } of goals.endings(partial.node, steps))
+        queue.push({ ...partial, total: partial.value + ending + cost, goal, done: true });
     if (partial.count === most) continue;
     const left = most - partial.count - 1;
     for (const bundle of index.bundlesFrom(partial.node)) {
@@ -108,7 +115,7 @@ function enumerate(
         const lengthMm = partial.lengthMm + step.lengthMm;
         if (total === Infinity || lengthMm + stack > mostStack + 1e-9) continue;
         if (goesInCircles(partial, node, steps.states.place(state), steps)) continue;
-        queue.push({ node, state, step, before: partial, count: partial.count + 1, value, total, lengthMm, done: false });
+        queue.push({ node, state, step, before: partial, count: partial.count + 1, value, total, lengthMm, goal: 0, done: false });
       }
     }
   }
@@ -128,19 +135,16 @@ function stepsOf(partial: Partial): ChainStep[] {
 }
 
 function substanceOf(partial: Partial): string {
-  return stepsOf(partial)
-    .map((step) => step.substance)
-    .join(' ');
+  return [...stepsOf(partial).map((step) => step.substance), `=${partial.goal}`].join(' ');
 }
 
 /** The same parts in the same order, one of them turned round, are the same way: but for what passes one way only, or has a body. */
 function partsOf(partial: Partial): string {
-  return stepsOf(partial)
-    .map(({ passage: { fitting, inEnd, outEnd }, closings }) => {
-      const turned = fitting.oneWay === true || fitting.body !== undefined || fitting.ends.length > 2;
-      return `${fitting.id}${turned ? `:${inEnd}>${outEnd}` : ''}${closings.map((c) => `+${c.takeOff ?? ''}`).join('')}`;
-    })
-    .join(' ');
+  const parts = stepsOf(partial).map(({ passage: { fitting, inEnd, outEnd }, closings }) => {
+    const turned = fitting.oneWay === true || fitting.body !== undefined || fitting.ends.length > 2;
+    return `${fitting.id}${turned ? `:${inEnd}>${outEnd}` : ''}${closings.map((c) => `+${c.takeOff ?? ''}`).join('')}`;
+  });
+  return [...parts, `=${partial.goal}`].join(' ');
 }
 
 function asChain(partial: Partial, query: ChainQuery, index: SealingIndex): Chain {
@@ -173,12 +177,14 @@ function asChain(partial: Partial, query: ChainQuery, index: SealingIndex): Chai
       });
     });
   }
-  joints.push(index.mating(exposed, index.node(query.to)));
+  const goal = query.goals?.[partial.goal];
+  joints.push(index.mating(exposed, index.node(goal?.connector ?? query.to)));
   const parts = steps.flatMap((s) => [s.passage.fitting, ...s.closings.flatMap((c) => c.fittings.map((f) => f.fitting))]);
   return {
     fittings: steps.map(({ passage: { fitting, inEnd, outEnd } }) => ({ id: fitting.id, inEnd, outEnd })),
     joints,
     branches,
+    ...(goal ? { goal: partial.goal } : {}),
     jointCount: joints.length + branches.reduce((sum, b) => sum + b.joints.length, 0),
     costMinor: partial.total % JOINT,
     lengthMm: Math.round(partial.lengthMm * 10) / 10,

@@ -6,6 +6,8 @@ export type { Fitting } from './fitting-schema.js';
 
 export const materials = ['aluminium', 'steel', 'stainless', 'brass', 'silicone', 'rubber'] as const;
 export type Material = (typeof materials)[number];
+/** Of those, what is not moulded. */
+export const metalNames: readonly Material[] = materials.filter((m) => m !== 'silicone' && m !== 'rubber');
 
 /** The kind of a fitting, read off its ends where it is not said. */
 export function kindOf(fitting: Fitting): FittingKindId {

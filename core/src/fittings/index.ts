@@ -1,4 +1,4 @@
-export { endName, hexOf, isClosing, isPlain, kindOf, materials, openEnds, type Fitting, type Material } from './fitting.js';
+export { endName, hexOf, isClosing, isPlain, kindOf, materials, metalNames, openEnds, type Fitting, type Material } from './fitting.js';
 export { BodySchema, EndIndex, endFacings, MOST_ENDS, passageWays, type Body, type EndPlace, type Passage } from './body-schema.js';
 export { circuitsInside, joinsInside, leadsTo, positionsOf } from './passages.js';
 export { cross, dot, endFrames, legOf, lengthBetween, plus, scaled, turnBetween, type EndFrame, type Vector } from './end-frames.js';

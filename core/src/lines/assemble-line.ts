@@ -6,7 +6,9 @@ import { pieceParts, withCut } from './assemble-piece.js';
 import { assembleWay, type Surroundings } from './assemble-way.js';
 import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PortTerminal, Terminal } from './assembled-line.js';
 import { changedSince, digestOf } from './digest.js';
+import { drainFindings } from './drain-bore.js';
 import { finding, holds, lineRules, type Finding } from './findings.js';
+import { turningFindings } from './hose-turns.js';
 import { numberJoints } from './number-joints.js';
 import { beforeStart } from './before-start.js';
 import { partPortFindings } from './part-ports.js';
@@ -36,6 +38,7 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
   const joints = numberJoints(ways, bare, new Set(line.made ?? []));
   findings.push(...joints.flatMap((joint) => leakOf(line, joint)));
   const pieces = bare.map((piece, i) => withCut(line, piece, [ways[i]!, ways[i + 1]!], findings));
+  findings.push(...turningFindings(line, joints), ...drainFindings(line, ways, pieces));
   findings.push(...beforeStart(line, joints, ways));
   const bores = boresOf(ways, pieces);
   const whole = {
@@ -83,11 +86,12 @@ function checkOpenEnd(line: Line, { port }: PortTerminal, { lines }: JobDocument
 }
 
 function leakOf(line: Line, { id, way, piece, number, mating, uncertain, connectors }: LineJoint): Finding[] {
-  if (mating.outcome === 'seals') return [];
+  const at = { lineId: line.id, joint: id, ...(way === undefined ? {} : { way }), ...(piece === undefined ? {} : { piece }) };
+  if (mating.outcome === 'seals')
+    return mating.risk ? [finding('joint-at-risk', at, `Joint ${number} seals only at a risk: ${mating.risk}`)] : [];
   const leaks = mating.outcome === 'leaks';
   const does = uncertain ? (leaks ? 'may leak' : 'may not join') : leaks ? 'leaks' : 'does not join';
   const pair = uncertain && connectors ? ` (${connectors.map(connectorName).join(' with ')})` : '';
-  const at = { lineId: line.id, joint: id, ...(way === undefined ? {} : { way }), ...(piece === undefined ? {} : { piece }) };
   return [
     finding(
       leaks ? 'joint-leaks' : 'joint-does-not-join',

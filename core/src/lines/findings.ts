@@ -20,6 +20,12 @@ export const lineRules = {
   'part-retired': { severity: 'attention', hint: 'Choose another way, or put the part back in the store.' },
   'joint-leaks': { severity: 'leak', hint: 'Choose another way at this end.' },
   'joint-does-not-join': { severity: 'leak', hint: 'Choose another way at this end.' },
+  'joint-at-risk': { severity: 'advice', hint: 'Take a way without it where there is one.' },
+  'hose-cannot-turn': {
+    severity: 'attention',
+    hint: 'Take an end with a swivel nut on one side, or put a swivel between: the second end cannot be screwed in without turning the hose.',
+  },
+  'drain-narrow': { severity: 'attention', hint: 'Take a wider hose, end or fitting: nothing but the fall drives a drain.' },
   'branch-open': { severity: 'leak', hint: 'Give it to a plug, a sensor or another line, or choose another way.' },
   'branch-sensor-gone': { severity: 'attention', hint: 'Choose another way, or log the sensor again.' },
   'branch-port-changed': { severity: 'leak', hint: 'Choose the way again.' },

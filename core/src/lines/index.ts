@@ -38,7 +38,7 @@ export {
 } from './ways.js';
 export { gapsByCase, waysByCase, type CasesAnswer, type CaseWays, type GapCase } from './ways-by-case.js';
 export { howToSettle } from './uncertain-ports.js';
-export { straightEnds } from './straight-ends.js';
+export { canBeScrewedOn, otherEnds, type EndOnHose, type OtherEnd } from './other-ends.js';
 export { partsBetween, type PartBetween } from './parts-between.js';
 export { sensorMisfit } from './sensor-misfit.js';
 export { placesForSensor, sensorMove, type SensorMove, type SensorPlace } from './sensors.js';
@@ -46,3 +46,5 @@ export { chooseTogether, type Choice } from './choose-together.js';
 export { solveJob, type JobQuery, type SolvedJob, type SolvedWay, type SolveProgress } from './solve-job.js';
 export { placedEnds, wayFrames } from './way-frames.js';
 export { portOffPart, takeThreads } from './part-ports.js';
+export { takeWayCommands, type TakeWayCommand } from './take-way.js';
+export { DRAIN_BORE_MM } from './drain-bore.js';

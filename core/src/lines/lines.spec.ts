@@ -1,6 +1,6 @@
 import { catalogue, document, drain, feed, ports, withPiece, withWay } from '../../testing/sample-job.js';
-import { formatConnector, parseConnector } from '../connectors/index.js';
-import { assembleLine, jointNames, straightEnds, waysToHoseEnd } from './index.js';
+import { parseConnector } from '../connectors/index.js';
+import { assembleLine, jointNames, waysToHoseEnd } from './index.js';
 import { serviceById, services } from '../job/index.js';
 
 const assemble = (l = feed, d = document) => assembleLine(l, d, catalogue);
@@ -83,19 +83,6 @@ describe('waysToHoseEnd', () => {
     expect(new Set(ways.map((w) => w.name)).size).toBe(ways.length);
     expect(ways.map((w) => w.joints.length)).toEqual([...ways.map((w) => w.joints.length)].sort((a, b) => a - b));
     expect(ways.every((w) => w.leastBoreMm <= hoseEnd.boreMm)).toBe(true);
-  });
-
-  it('knows the ends that need no adapter at a port, at the angle that is wished', () => {
-    const hose = catalogue.hoses.find((h) => h.id === 'hose-ptfe-6')!;
-    const names = (port: string, angle: number) =>
-      straightEnds(parseConnector(port), hose, angle, catalogue).map((e) => formatConnector(e.connector));
-    expect(names('m14x1.5 f washer', 0)).toEqual(['m14x1.5 m washer']);
-    expect(names('m14x1.5 f washer', 90)).toEqual(['banjo m14x1.5']);
-    expect(names('orb6 f', 0)).toEqual(['orb6 m']);
-    expect(names('an8 m', 45)).toEqual(['an8 f swivel']);
-    expect(names('m48x2 f washer', 0)).toEqual([]);
-    // never what only holds at a risk
-    expect(names('m14x1.25 f oring', 0)).toEqual([]);
   });
 
   it('takes a flare port without an adapter, and says so where nothing joins', () => {

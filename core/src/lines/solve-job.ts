@@ -139,7 +139,10 @@ function waysFor(way: AssembledWay, catalogue: Catalogue, weights: ChainWeights)
   }
   const sensor = [gap.from, gap.to].some((side) => side.sensor && !side.sensor.movedTo);
   const wishes = { ...way.kept.wishes, ...(sensor ? { keepSensor: true } : {}) };
-  const { ways, explanation, contradiction } = waysAcross(gap, catalogue, { limit: WAYS_WEIGHED, weights, wishes });
+  const { ways: all, explanation, contradiction } = waysAcross(gap, catalogue, { limit: WAYS_WEIGHED, weights, wishes });
+  // an end that is on its hose stays there, as long as there is a way to it
+  const own = all.filter((w) => w.otherEnd === undefined);
+  const ways = own.length > 0 ? own : all;
   if (ways.length === 0) return contradiction?.message ?? explanation;
   if (wishes.branchFor) return 'A branch for another line is wished here: take the way by hand, so that the line can be drawn from it.';
   return ways.filter((w) => w.jointCount === ways[0]!.jointCount);

@@ -56,7 +56,7 @@ export interface CasesAnswer {
 export function waysByCase(cases: readonly GapCase[], catalogue: Catalogue, options: WaysOptions = {}): CasesAnswer {
   const solved = cases.map((gapCase) => ({
     case: gapCase,
-    answer: waysAcross(gapCase.gap, catalogue, { ...options, limit: WAYS_COMPARED, bare: options.bare ?? true }),
+    answer: waysAcross(gapCase.gap, catalogue, { ...options, limit: WAYS_COMPARED, bare: options.bare ?? true, ownEnd: true }),
   }));
   const parts = solved.map(({ answer }) => (answer.ways[0] ? partsOfWay(answer.ways[0]).map((link) => link.id) : []));
   const either = parts.length > 0 ? parts.reduce(both) : [];

@@ -18,7 +18,8 @@ import { lengthBetween } from '../fittings/index.js';
 import type { HoseEnd } from '../hose/index.js';
 import { findFitting, partsOfWay, reversedWay, type Catalogue, type KeptWay, type Port, type Wishes } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
-import type { AssembledWay, Terminal } from './assembled-line.js';
+import type { AssembledWay, HoseTerminal, Terminal } from './assembled-line.js';
+import { otherEnds, type EndOnHose } from './other-ends.js';
 import { wayName } from './way-name.js';
 
 /** A chain with the figures that decide between ways. */
@@ -29,14 +30,16 @@ export interface Way extends Omit<Chain, 'branches'> {
   readonly name: string;
   readonly leastBoreMm: number;
   readonly massG: number;
+  /** Goes to another end on the hose than the one that is on it: its id. */
+  readonly otherEnd?: string;
 }
 
-type Unnamed = Omit<Way, 'name' | 'leastBoreMm' | 'massG'>;
+type Unnamed = Omit<Way, 'name' | 'leastBoreMm' | 'massG' | 'otherEnd'>;
 
 export interface WaysAnswer {
   readonly ways: Way[];
   readonly missingLinks: MissingLink[];
-  /** Why there is none; empty where there is one. */
+  /** Why there is none to what was asked for; empty where there is one. */
   readonly explanation: string;
   /** Single wishes that stand in the way. */
   readonly inTheWay: InTheWay[];
@@ -51,6 +54,8 @@ export interface WaysOptions {
   readonly usedElsewhere?: ReadonlySet<string>;
   /** The ways alone: where there is none, nothing is looked for that would close the gap. */
   readonly bare?: boolean;
+  /** Only the ways to the end that is on the hose. */
+  readonly ownEnd?: boolean;
 }
 
 /** Most fittings of a way, where nothing else is wished. */
@@ -64,6 +69,8 @@ export interface GapSide {
   readonly sensor?: Port['sensor'];
   /** Of a hose end, mm. */
   readonly boreMm?: number;
+  /** Of a hose end that may be exchanged for another. */
+  readonly end?: EndOnHose;
 }
 
 /** What a way bridges, from the side of port A to that of port B. */
@@ -79,9 +86,13 @@ export function gapOf({ from, to }: Pick<AssembledWay, 'from' | 'to'>): Gap | un
       ? t.port.connector
         ? { connector: t.port.connector, portId: t.port.id, ...(t.port.sensor ? { sensor: t.port.sensor } : {}) }
         : undefined
-      : t.hoseEnd && { connector: t.hoseEnd.connector, boreMm: t.hoseEnd.boreMm };
+      : t.hoseEnd && { connector: t.hoseEnd.connector, boreMm: t.hoseEnd.boreMm, ...(t.hose ? { end: endOf(t, t.hose.id) } : {}) };
   const [a, b] = [side(from), side(to)];
   return a && b && { from: a, to: b };
+}
+
+function endOf({ piece, side, hoseEnd }: HoseTerminal, hose: string): EndOnHose {
+  return { id: hoseEnd!.id, hose, far: side === 'A' ? piece.endB : piece.endA };
 }
 
 /** The gap from a port to a hose end. */
@@ -107,7 +118,8 @@ export function takeOffsOf({ from, to }: Gap, wishes: Wishes = {}): (TakeOff & {
 
 /**
  * The ways across a gap that seal at every joint, fewest joints first, with what distinguishes them; and the single part that would
- * close or shorten it where there is one. Ways run from `from` to `to`; they are looked for from the port where there is one, since what
+ * close or shorten it where there is one. Between a port and a hose the other ends that are made for it compete: a way to one of them is
+ * listed where it saves a joint, or where the end that is on it has no way at all. Ways run from `from` to `to`; they are looked for from the port where there is one, since what
  * hangs on its thread counts.
  */
 export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions = {}): WaysAnswer {
@@ -132,25 +144,56 @@ export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions 
   };
   try {
     const { chains, missingLinks } = solveChains(query);
-    const none = chains.length === 0;
-    const named = chains.map((chain): Unnamed => ({
-      ...chain,
-      branches: chain.branches.map((b) => {
+    const others = options.ownEnd ? [] : waysToOtherEnds(query, near, far, chains[0]?.jointCount, catalogue);
+    const asked = ({ chain, end }: { readonly chain: Chain; readonly end?: HoseEnd }): Way => {
+      const branches = chain.branches.map((b) => {
         const portId = b.takeOff === undefined ? undefined : takeOffs[b.takeOff]?.portId;
         return portId ? { ...b, portId } : b;
-      }),
-    }));
+      });
+      const { goal: _goal, ...named } = { ...chain, branches };
+      const turned: Unnamed = backwards ? { ...reversedWay(named), joints: [...chain.joints].reverse() } : named;
+      if (!end) return asWay(turned, gap, catalogue);
+      const { end: _end, ...side } = far;
+      const other = { ...side, connector: end.connector, boreMm: end.boreMm };
+      return { ...asWay(turned, backwards ? { from: other, to: near } : { from: near, to: other }, catalogue), otherEnd: end.id };
+    };
+    const ways = [...others, ...chains.map((chain) => ({ chain }))].map(asked);
     return {
-      ways: named.map((chain) => asWay(backwards ? { ...reversedWay(chain), joints: [...chain.joints].reverse() } : chain, gap, catalogue)),
+      ways,
       missingLinks,
-      explanation: none ? explain(near.connector, far.connector, wishes) : '',
-      inTheWay: none && !options.bare ? whyNone(query) : [],
+      explanation: chains.length === 0 ? explain(near.connector, far.connector, wishes) : '',
+      inTheWay: chains.length === 0 && !options.bare ? whyNone(query) : [],
     };
   } catch (error) {
     if (!(error instanceof ChainConstraintError)) throw error;
     const { message, field, hint } = error;
     return { ways: [], missingLinks: [], explanation: '', inTheWay: [], contradiction: { message, field, hint } };
   }
+}
+
+/** Most ways to other ends of the hose that are listed before those to the one that is on it. */
+const MOST_OTHERS = 3;
+
+/** Ways to other ends that are made for the hose, where they have fewer joints than the best way to the one that is on it. */
+function waysToOtherEnds(
+  query: ChainQuery,
+  near: GapSide,
+  far: GapSide,
+  best: number | undefined,
+  catalogue: Catalogue,
+): { readonly chain: Chain; readonly end: HoseEnd }[] {
+  if (!far.end || near.boreMm !== undefined || best === 1) return [];
+  const goals = otherEnds(far.end, catalogue, query.weights ?? usualWeights, query.constraints?.leastBoreMm);
+  if (goals.length === 0) return [];
+  // one fitting less than the best at the most: each has a joint
+  const most = best === undefined ? query.maxFittings! : Math.min(query.maxFittings!, best - 2);
+  // what is to be used takes its room
+  if (most < (query.constraints?.use?.length ?? 0)) return [];
+  const { chains } = solveChains({ ...query, goals, maxFittings: most, limit: MOST_OTHERS * 2 });
+  return chains
+    .filter(({ jointCount, joints }) => (best === undefined || jointCount < best) && !joints.some((j) => j.risk))
+    .slice(0, MOST_OTHERS)
+    .map((chain) => ({ chain, end: goals[chain.goal!]!.end }));
 }
 
 /** The ways from a port to a hose end; none from a port whose thread is not certain. */

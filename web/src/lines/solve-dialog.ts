@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { asKept, findFitting, type SolvedJob, type SolvedWay, type SolveProgress } from '@gewinde/core';
+import { findFitting, takeWayCommands, type SolvedJob, type SolvedWay, type SolveProgress } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { catchError, endWith, map, type Observable, of, scan, startWith, Subject, switchMap, takeUntil } from 'rxjs';
 import { JobStore } from '../data/job-store';
@@ -104,7 +104,10 @@ export class SolveDialog {
 
   protected take(): void {
     const taken = this.rows().filter((r) => r.take);
-    const drafts = taken.map(({ end }) => ({ do: 'take-way' as const, id: end.lineId, at: end.at, ...asKept(end.way!) }));
+    const drafts = taken.flatMap(({ end }) => {
+      const place = this.view.job()?.lineById.get(end.lineId)?.ways[end.at];
+      return place ? takeWayCommands(end.lineId, place, end.way!) : [];
+    });
     this.refused.set(null);
     try {
       this.store.change(...drafts);

@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
+  canBeScrewedOn,
   endOfAngle,
   findFitting,
   formatQuantity,
   wayStrip,
   type AssembledWay,
   type Fitting,
+  type HoseEnd,
   type StripEnd,
   type Terminal,
   type Way,
@@ -23,6 +25,8 @@ export interface WayView {
   readonly way: Way;
   /** Each different part once. */
   readonly parts: readonly Fitting[];
+  /** Another end that goes on the hose with it. */
+  readonly end?: HoseEnd;
   readonly chosen: boolean;
   readonly pinned: boolean;
   readonly held: boolean;
@@ -63,12 +67,20 @@ export class WayRow {
   private readonly preferences = inject(Preferences);
 
   /** The parts by name, for the hover and for those who hear it. */
-  protected readonly names = computed(
-    () =>
-      this.view()
-        .parts.map((p) => p.name)
-        .join('; ') || 'no fitting between the two',
-  );
+  protected readonly names = computed(() => {
+    const { parts, end } = this.view();
+    return (
+      [...(end ? [`with another end on the hose: ${end.name}`] : []), ...parts.map((p) => p.name)].join('; ') ||
+      'no fitting between the two'
+    );
+  });
+  /** Of another end: what it costs beside the one it replaces, and whether it can be screwed on last. */
+  protected readonly endWords = computed(() => {
+    const { end } = this.view();
+    if (!end) return '';
+    const price = end.priceMinor === undefined ? '' : `, ${(end.priceMinor / 100).toFixed(2)} €`;
+    return `with ${end.name}${price}${canBeScrewedOn(end.connector) ? '' : '; it does not turn: screw it in first'}`;
+  });
   protected readonly figures = computed(() => {
     const { way, against } = this.view();
     const other = against?.way;
@@ -117,8 +129,9 @@ export class WayRow {
     });
     const side = (t: Terminal): StripEnd => {
       if (t.kind === 'port' || !t.hoseEnd) return {};
-      const straight = t.hose && endOfAngle(catalogue, t.hose, 0, t.hoseEnd);
-      return { hoseEnd: straight ?? t.hoseEnd, ...(t.hose ? { hose: t.hose } : {}) };
+      const own = this.view().end ?? t.hoseEnd;
+      const straight = t.hose && endOfAngle(catalogue, t.hose, 0, own);
+      return { hoseEnd: straight ?? own, ...(t.hose ? { hose: t.hose } : {}) };
     };
     return wayStrip({ fittings: way.fittings.map(link), branches }, [side(from), side(to)], { width: 150, height: 40 }, way.name);
   });

@@ -44,7 +44,7 @@ describe('the ways', () => {
     expect(ways.all('tbody').length).toBeGreaterThan(3);
     expect(ways.find('tbody.chosen').textContent).toContain('M14 to -6');
     expect(ways.all('tbody tr')[0]!.querySelectorAll('g-drawing svg')).toHaveLength(1);
-    await ways.press('button', /^ ?Take Take way 2/);
+    await ways.press('button', /^ ?Take Take way 3/);
     expect(command()).toMatchObject({ do: 'take-way', id: 'line1', version: 3, at: 0, branches: [] });
     expect(job.store.document()!.lines[0]!.ways[0]!.chosen!.fittings.length).toBeGreaterThan(0);
   });
@@ -105,7 +105,7 @@ describe('the ways', () => {
     await ways.press('button', 'Hold way 2 to compare');
     const first = ways.all('tbody')[0]!;
     expect(ways.all('tbody')[1]!.classList.contains('held')).toBe(true);
-    expect(first.querySelector('.way small')!.textContent).toMatch(/^\+ .*− /);
+    expect(first.querySelector('.way small:not(.end)')!.textContent).toMatch(/^− /);
     expect(ways.text()).toContain('Compared with the one held');
     await ways.press('button', 'Hold way 2 to compare');
     expect(ways.all('tbody.held')).toHaveLength(0);
@@ -121,10 +121,14 @@ describe('the ways', () => {
     expect(ways.all('tbody.chosen')).toHaveLength(1);
   });
 
-  it('offer an end of the hose that goes straight on the port, and put it on as one change', async () => {
+  it('go to another end of the hose where that saves a joint, and take it as one change', async () => {
     await show();
-    expect(ways.find('.straight').textContent).toContain('Straight on the port');
-    await ways.press('.straight button', 'Put it on');
+    const first = ways.all('tbody')[0]!;
+    expect(first.textContent).toContain('Straight on the port');
+    expect(first.querySelector('.end')!.textContent).toMatch(/^with Olive end -6, straight, m14x1.5 m washer, 15.00 €; it does not turn/);
+    // it is not a way to the end that is there: nothing to keep in sight
+    expect(first.querySelector('[aria-label^="Pin"]')).toBeNull();
+    await ways.press('button', 'Take way 1, Straight on the port');
     const { commands } = job.sent();
     expect(commands.map((c) => c.do)).toEqual(['edit-piece', 'take-way']);
     expect(job.store.document()!.lines[0]!.ways[0]!.chosen!.fittings).toEqual([]);
@@ -185,7 +189,7 @@ describe('the ways', () => {
     await show();
     const panel = ways.fixture.componentInstance as unknown as { setWishes: (wishes: object) => void };
     panel.setWishes({ turnDeg: 90 });
-    ways.find('button', 'Take way 2').click();
+    ways.find('button', 'Take way 3').click();
     expect(job.sent().commands).toMatchObject([{ do: 'edit-way' }]);
     expect(job.store.document()!.lines[0]!.ways[0]!.chosen).toEqual(feed.ways[0]!.chosen);
   });
@@ -198,13 +202,13 @@ describe('the ways', () => {
     await Promise.resolve();
     expect(ways.all('tbody')).toHaveLength(count);
     ways.fixture.detectChanges();
-    const stale = ways.find('button', 'Take way 2');
+    const stale = ways.find('button', 'Take way 3');
     expect(stale.getAttribute('aria-disabled')).toBe('true');
     stale.click();
     job.nothingSent();
     await settle();
     await ways.stable();
-    expect(ways.all('tbody').length).not.toBe(count);
+    expect(ways.all('button[aria-label^="Take way"]')[0]!.getAttribute('aria-label')).toMatch(/90°/);
   });
 });
 

@@ -4,19 +4,20 @@ import {
   asKept,
   differenceBetween,
   findFitting,
+  findHoseEnd,
   formatQuantity,
   gapOf,
   gapsByCase,
   keptWay,
   partsOfWay,
   portCases,
-  straightEnds,
+  takeWayCommands,
   terminalName,
   type AssembledLine,
   type AssembledWay,
+  type Catalogue,
   type CommandOf,
   type Gap,
-  type HoseEnd,
   type KeptWay,
   type Way,
   type WaysAnswer,
@@ -46,9 +47,6 @@ interface Asked {
   readonly failed: string | null;
 }
 const NOT_ASKED: Asked = { place: '', answer: null, solving: false, failed: null };
-
-/** Ends that are offered without an adapter. */
-const MOST_STRAIGHT = 3;
 
 let tables = 0;
 
@@ -176,6 +174,7 @@ export class WaysTable {
         key,
         way,
         parts: [...new Set(parts)].map((id) => findFitting(catalogue, id)!),
+        ...endOf(way, catalogue),
         chosen: key === taken,
         pinned: pins.has(key),
         held: key === this.held(),
@@ -205,42 +204,22 @@ export class WaysTable {
     if (this.solving() || this.wishedOn === this.line()) return;
     const { ways } = this.line();
     const at = this.way().at;
-    const kept = asKept(way);
-    const branching = kept.branches.some((b) => b.to === 'line');
+    const branching = way.branches.some((b) => b.to === 'line');
+    const end = findHoseEnd(this.view.catalogue()!, way.otherEnd ?? null);
+    const said = [
+      ...(end
+        ? [`${end.name} is on the hose now: ${this.line().pieces.some((p) => p.piece.length) ? 'tape it again.' : 'tape it with that.'}`]
+        : []),
+      ...(branching ? ['The branch is a port of the survey now: draw the other line from it.'] : []),
+    ];
     const taken = this.store.attempt(
-      () => this.store.change({ do: 'take-way', id: this.lineId(), at, ...kept }),
-      branching ? 'The branch is a port of the survey now: draw the other line from it.' : undefined,
+      () => this.store.change(...takeWayCommands(this.lineId(), this.way(), way)),
+      said.length > 0 ? said.join(' ') : undefined,
     );
     if (!taken) return;
     // on to the next one that is still open
     const open = ways.find((w) => w.at !== at && !w.fittings);
     if (open) this.at.set(open.at);
-  }
-
-  /** Ends of the hose that need no adapter at all here, at the angle that is chosen. */
-  protected readonly straight = computed((): readonly { readonly end: HoseEnd; readonly side: 'A' | 'B' }[] => {
-    const { from, to } = this.way();
-    const [port, end] = from.kind === 'port' ? [from, to] : [to, from];
-    const catalogue = this.view.catalogue();
-    if (port.kind !== 'port' || end.kind !== 'hose end' || !catalogue || !port.port.connector || !end.hose || !end.hoseEnd) return [];
-    const found = straightEnds(port.port.connector, end.hose, end.hoseEnd.angleDeg, catalogue);
-    return found.some((e) => e.id === end.hoseEnd!.id) ? [] : found.slice(0, MOST_STRAIGHT).map((e) => ({ end: e, side: end.side }));
-  });
-
-  /** Another end on the hose, and nothing between it and the port: one change. */
-  protected takeStraight({ end, side }: { readonly end: HoseEnd; readonly side: 'A' | 'B' }): void {
-    const { from, to, at } = this.way();
-    const piece = from.kind === 'hose end' ? from.piece.key : to.kind === 'hose end' ? to.piece.key : null;
-    if (piece === null) return;
-    const set = side === 'A' ? { endA: end.id } : { endB: end.id };
-    this.store.attempt(
-      () =>
-        this.store.change(
-          { do: 'edit-piece', id: this.lineId(), piece, set },
-          { do: 'take-way', id: this.lineId(), at, fittings: [], branches: [] },
-        ),
-      `${end.name}, straight on the port`,
-    );
   }
 
   protected pin(view: WayView): void {
@@ -311,6 +290,11 @@ function titleOf({ at, from, to }: AssembledWay): string {
   return port.kind === 'port' ? `Ways from ${terminalName(port)} to the hose end` : `Ways between hose ${at} and hose ${at + 1}`;
 }
 
+function endOf({ otherEnd }: Way, catalogue: Catalogue): Pick<WayView, 'end'> {
+  const end = findHoseEnd(catalogue, otherEnd ?? null);
+  return end ? { end } : {};
+}
+
 function partIds(way: Way): string[] {
   return partsOfWay(way).map((link) => link.id);
 }
@@ -319,10 +303,13 @@ function partIds(way: Way): string[] {
 function keyOf({
   fittings,
   branches,
+  otherEnd,
 }: {
   fittings: Way['fittings'];
   branches: readonly KeptWay['branches'][number][] | Way['branches'];
+  otherEnd?: string;
 }): string {
   const link = (l: Way['fittings'][number]): string => `${l.id}:${l.inEnd}${l.outEnd}`;
-  return [...fittings.map(link), ...branches.map((b) => `${b.at}.${b.end}=${b.to}${b.fittings.map(link).join()}`)].join('|');
+  const parts = [...fittings.map(link), ...branches.map((b) => `${b.at}.${b.end}=${b.to}${b.fittings.map(link).join()}`)];
+  return [...parts, ...(otherEnd === undefined ? [] : [`end ${otherEnd}`])].join('|');
 }

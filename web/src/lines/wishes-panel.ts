@@ -4,7 +4,7 @@ import { FormControl, FormGroup, FormRecord, ReactiveFormsModule } from '@angula
 import {
   findFitting,
   formatConnector,
-  materials,
+  metalNames,
   parseConnector,
   USUAL_MOST_FITTINGS,
   type Fitting,
@@ -40,7 +40,7 @@ export class WishesPanel {
     ...[0, 30, 45, 60, 90, 135, 180].map((deg) => ({ value: deg, name: deg === 0 ? 'straight' : `${deg}°` })),
   ];
   protected readonly counts = plainChoices([1, 2, 3, 4, 5]);
-  protected readonly metals = materials;
+  protected readonly metals = metalNames;
   protected readonly form = new FormGroup({
     turn: new FormControl<number | null>(null),
     bore: new FormControl<number | null>(null),
@@ -48,7 +48,7 @@ export class WishesPanel {
     most: new FormControl(USUAL_MOST_FITTINGS, { nonNullable: true }),
     branch: new FormControl('', { nonNullable: true, updateOn: 'blur', validators: [endNotation] }),
     keep: new FormControl(false, { nonNullable: true }),
-    metals: new FormRecord(Object.fromEntries(materials.map((metal) => [metal, new FormControl(false, { nonNullable: true })]))),
+    metals: new FormRecord(Object.fromEntries(metalNames.map((metal) => [metal, new FormControl(false, { nonNullable: true })]))),
   });
   protected readonly parts = computed(() => {
     const catalogue = this.view.catalogue();
@@ -90,13 +90,13 @@ export class WishesPanel {
     set(controls.most, w.mostFittings ?? USUAL_MOST_FITTINGS);
     if (!controls.branch.invalid) set(controls.branch, w.branchFor ? formatConnector(w.branchFor) : '');
     set(controls.keep, w.keepSensor ?? false);
-    for (const metal of materials) set(controls.metals.controls[metal]!, w.materials?.includes(metal) ?? false);
+    for (const metal of metalNames) set(controls.metals.controls[metal]!, w.materials?.includes(metal) ?? false);
   }
 
   /** The wishes as the form has them, with the parts wished for. */
   private said(): Wishes {
     const { turn, bore, stack, most, branch, keep, metals } = this.form.getRawValue();
-    const wanted = materials.filter((metal) => metals[metal]);
+    const wanted = metalNames.filter((metal) => metals[metal]);
     const { use, avoid } = this.wishes();
     return tidy({
       ...(turn === null ? {} : { turnDeg: turn }),

@@ -1,0 +1,28 @@
+import type { Line } from '../job/index.js';
+import type { AssembledPiece, AssembledWay } from './assembled-line.js';
+import { finding, type Finding } from './findings.js';
+
+/** Least bore of a drain by gravity, mm: what the ends of a -10 hose pass. Common practice: -10 or 1/2 in and up. */
+export const DRAIN_BORE_MM = 11;
+
+/** Hoses, hose ends and fittings of a drain that are narrower than it needs: oil and froth back up there. */
+export function drainFindings(line: Line, ways: readonly AssembledWay[], pieces: readonly AssembledPiece[]): Finding[] {
+  if (line.service !== 'turbo-drain') return [];
+  const narrow = (boreMm: number | undefined): boolean => boreMm !== undefined && boreMm < DRAIN_BORE_MM;
+  const say = (at: Partial<Finding['at']>, name: string, boreMm: number): Finding =>
+    finding(
+      'drain-narrow',
+      { lineId: line.id, ...at },
+      `${name} passes ${boreMm} mm; a drain by gravity needs ${DRAIN_BORE_MM} mm or more.`,
+    );
+  return [
+    ...ways.flatMap(({ at, fittings = [] }) =>
+      fittings.flatMap(({ fitting: { name, boreMm } }) => (narrow(boreMm) ? [say({ way: at }, name, boreMm!)] : [])),
+    ),
+    ...pieces.flatMap(({ piece, hose, endA, endB }) =>
+      [...new Set([hose, endA, endB])].flatMap((part) =>
+        part && narrow(part.boreMm) ? [say({ piece: piece.key }, part.name, part.boreMm)] : [],
+      ),
+    ),
+  ];
+}

@@ -1,0 +1,128 @@
+import { catalogue, document, drain, feed, ports, withPiece, withWay } from '../../testing/sample-job.js';
+import { usualWeights } from '../chains/index.js';
+import { formatConnector, parseConnector } from '../connectors/index.js';
+import { findHoseEnd } from '../job/index.js';
+import { assembleLine, gapOf, otherEnds, takeWayCommands, waysAcross } from './index.js';
+
+/** Its far end is bent otherwise, and no boss end is made so. */
+const straight = withPiece(feed, { endB: 'end-ptfe-6-0' });
+const way = (line = feed, at = 0) => assembleLine(line, document, catalogue).ways[at]!;
+const ask = (line = feed, at = 0, wishes = {}) => waysAcross(gapOf(way(line, at))!, catalogue, { wishes });
+const goals = (id: string, far: string | null = null, leastBoreMm = 0) => {
+  const { construction, dash } = findHoseEnd(catalogue, id)!;
+  return otherEnds({ id, hose: `hose-${construction}-${dash}`, far }, catalogue, usualWeights, leastBoreMm).map((o) =>
+    formatConnector(o.connector),
+  );
+};
+
+describe('ways to the other ends of a hose', () => {
+  it('compete with those to the end that is on it: straight on the port, with one joint less', () => {
+    const { ways } = ask();
+    expect(ways[0]).toMatchObject({ name: 'Straight on the port', jointCount: 1, otherEnd: 'end-ptfe-6-0-m14x1.5mwasher' });
+    expect(ways[1]).toMatchObject({ name: 'M14 to -6', jointCount: 2 });
+    expect(ways[1]!.otherEnd).toBeUndefined();
+    expect(ways.map((w) => w.jointCount)).toEqual([...ways.map((w) => w.jointCount)].sort((a, b) => a - b));
+    // from the far end of the line too, which is told from port A
+    expect(ask(feed, 1).ways[0]!.otherEnd).toBeUndefined();
+    expect(ask(straight, 1).ways[0]).toMatchObject({ jointCount: 1, otherEnd: 'end-ptfe-6-0-orb6m' });
+  });
+
+  it('are listed only where they save a joint', () => {
+    for (const { otherEnd, jointCount, joints } of [...ask().ways, ...ask(drain).ways]) {
+      if (otherEnd === undefined) continue;
+      expect(jointCount).toBeLessThan(2);
+      expect(joints.every((j) => j.outcome === 'seals' && !j.risk)).toBe(true);
+    }
+  });
+
+  it('are all there is where the end that is on it has no way', () => {
+    const thin = { ...catalogue, fittings: [] };
+    const { ways, explanation } = waysAcross(gapOf(way())!, thin);
+    expect(ways.map((w) => [w.fittings.length, w.otherEnd])).toEqual([[0, 'end-ptfe-6-0-m14x1.5mwasher']]);
+    expect(explanation).toMatch(/No chain in the catalogue joins metric parallel M14/);
+  });
+
+  it('keep to the wishes: the bore that must pass, the parts that are to be used', () => {
+    expect(ask(feed, 0, { leastBoreMm: 7 }).ways.some((w) => w.otherEnd)).toBe(false);
+    const use = ['m14x1.5mwasher+an6m'];
+    const { ways, contradiction } = ask(feed, 0, { use });
+    expect(contradiction).toBeUndefined();
+    expect(ways.every((w) => w.fittings.some((f) => f.id === use[0]))).toBe(true);
+  });
+
+  it('are of the same angle, one for each connector, and no wider than wished', () => {
+    expect(goals('end-ptfe-6-90')).toContain('banjo m14x1.5');
+    expect(goals('end-ptfe-6-90')).not.toContain('orb6 m');
+    expect(goals('end-ptfe-6-0')).toContain('an8 f swivel');
+    expect(new Set(goals('end-ptfe-6-0')).size).toBe(goals('end-ptfe-6-0').length);
+    expect(goals('end-ptfe-6-0', null, 100)).toEqual([]);
+    expect(otherEnds({ id: 'gone', hose: 'gone', far: null }, catalogue, usualWeights)).toEqual([]);
+  });
+
+  it('never make a hose that is screwed in rigid at both ends', () => {
+    expect(goals('end-ptfe-6-0', 'end-ptfe-6-0-orb6m')).not.toContain('m14x1.5 m washer');
+    expect(goals('end-ptfe-6-0', 'end-ptfe-6-0-orb6m')).toContain('g 1/4 f swivel');
+    const rigid = withPiece(feed, { endB: 'end-ptfe-6-0-orb6m' });
+    expect(ask(rigid).ways.some((w) => w.otherEnd === 'end-ptfe-6-0-m14x1.5mwasher')).toBe(false);
+  });
+
+  it('are taken with their end, as one change', () => {
+    const [first, second] = ask().ways;
+    expect(takeWayCommands('feed', way(), first!)).toEqual([
+      { do: 'edit-piece', id: 'feed', piece: 'p1', set: { endA: first!.otherEnd } },
+      { do: 'take-way', id: 'feed', at: 0, fittings: [], branches: [] },
+    ]);
+    expect(takeWayCommands('feed', way(), second!).map((c) => c.do)).toEqual(['take-way']);
+    expect(takeWayCommands('feed', way(straight, 1), ask(straight, 1).ways[0]!)[0]).toMatchObject({ set: { endB: 'end-ptfe-6-0-orb6m' } });
+  });
+});
+
+describe('a line says of its hose', () => {
+  const rules = (line = feed, d = document) => assembleLine(line, d, catalogue).findings;
+
+  it('that neither of its ends turns', () => {
+    const direct = withWay(withPiece(feed, { endA: 'end-ptfe-6-0-m14x1.5mwasher' }), 0, []);
+    expect(rules(direct).some((f) => f.rule === 'hose-cannot-turn')).toBe(false);
+    const rigid = withWay(withPiece(direct, { endB: 'end-ptfe-6-0-orb6m' }), 1, []);
+    expect(rules(rigid).find((f) => f.rule === 'hose-cannot-turn')).toMatchObject({ at: { piece: 'p1' }, severity: 'attention' });
+    // the swivel may be on the other side of the joint
+    const swivel = { ...document, ports: document.ports.map((p) => (p.id === 'inlet' ? { ...p, connector: parseConnector('an6 m') } : p)) };
+    expect(rules(withWay(withPiece(direct, { endB: 'end-ptfe-6-0' }), 1, []), swivel).some((f) => f.rule === 'hose-cannot-turn')).toBe(
+      false,
+    );
+  });
+
+  it('where a drain is too narrow: hose, end or fitting', () => {
+    const narrow = (line = drain) =>
+      rules(line)
+        .filter((f) => f.rule === 'drain-narrow')
+        .map((f) => f.message);
+    expect(narrow()).toEqual([]);
+    expect(narrow(withPiece(drain, { hose: 'hose-ptfe-8', endA: 'end-ptfe-8-0', endB: 'end-ptfe-8-0' })).join()).toMatch(
+      /-8 passes 10.3 mm; a drain by gravity needs 11 mm/,
+    );
+    const stepped = narrow(withPiece(drain, { endA: 'end-ptfe-10-0-an8fswivel' }));
+    expect(stepped).toHaveLength(1);
+    expect(stepped[0]).toMatch(/^Olive end -10, straight, an8 f swivel passes 8/);
+    expect(narrow({ ...drain, service: 'return' } as typeof drain)).toEqual([]);
+  });
+
+  it('which joint seals only at a risk', () => {
+    const keg = {
+      ...document,
+      ports: document.ports.map((p) => (p.id === ports.gallery.id ? { ...p, connector: parseConnector('m10x1 f washer') } : p)),
+    };
+    const risky = withWay(feed, 0, [{ id: 'kegm10x1m+an6m', inEnd: 0, outEnd: 1 }]);
+    const made = {
+      ...catalogue,
+      fittings: [
+        ...catalogue.fittings,
+        { id: 'kegm10x1m+an6m', name: 'Keg', ends: [parseConnector('keg m10x1 m'), parseConnector('an6 m')] },
+      ],
+    };
+    expect(assembleLine(risky, keg, made).findings.find((f) => f.rule === 'joint-at-risk')).toMatchObject({
+      severity: 'advice',
+      message: expect.stringMatching(/^Joint 1 seals only at a risk: /) as string,
+    });
+  });
+});
