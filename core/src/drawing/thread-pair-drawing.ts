@@ -1,4 +1,5 @@
 import { fit, threadData, type Thread, type ThreadFit } from '../threads/index.js';
+import { formatQuantity, type UnitSystem } from '../units/index.js';
 import { dimension } from './dimension.js';
 import type { Drawing, Point, Shape } from './shape.js';
 import { insideFlanks, outsideFlanks, radiusAt, type Flanks } from './thread-flanks.js';
@@ -14,7 +15,12 @@ const LEAD = 1.25;
  * Two threads drawn over one another at one scale: the hole hatched above, the outside thread below, screwed in as far as it goes
  * and a turn further, so that the eye sees where they bind. What would have to give way is marked.
  */
-export function threadPairDrawing(outside: Thread, inside: Thread, size: { width: number; height: number }): Drawing {
+export function threadPairDrawing(
+  outside: Thread,
+  inside: Thread,
+  size: { width: number; height: number },
+  system: UnitSystem = 'metric',
+): Drawing {
   const found = fit(outside, inside);
   const pitch = Math.max(outside.pitchMm, inside.pitchMm);
   const turns = Math.min(MOST_TURNS, Math.max(3, (found.turnsToBind ?? 4) + 1.2));
@@ -62,7 +68,7 @@ export function threadPairDrawing(outside: Thread, inside: Thread, size: { width
     width: size.width,
     height: size.height,
     shapes,
-    title: `${outside.designation} in ${inside.designation}, drawn over one another: ${inWords(found)}`,
+    title: `${outside.designation} in ${inside.designation}, drawn over one another: ${inWords(found, system)}`,
   };
 }
 
@@ -108,9 +114,10 @@ function bindMark(found: ThreadFit, outside: Thread, x: (u: number) => number, b
   return dimension([x(0), bottom], [x(found.turnsToBind * outside.pitchMm), bottom], y, `${turns} turns`);
 }
 
-/** A fit in a few words: `play 0.52 mm, binds after 3.4 turns`. */
-export function inWords(found: ThreadFit): string {
-  const play = `play ${found.playMm.toFixed(2)}\u2009mm on the diameter`;
+/** A fit in a few words: `play 0.52 mm on the diameter, binds after 3.4 turns`. */
+export function inWords(found: ThreadFit, system: UnitSystem = 'metric'): string {
+  const size = (mm: number): string => formatQuantity(mm, 'length', system, { decimals: 2, inchDecimals: 3 });
+  const play = `play ${size(found.playMm)} on the diameter`;
   switch (found.verdict) {
     case 'same':
       return `made for each other, ${play}`;
@@ -121,6 +128,6 @@ export function inWords(found: ThreadFit): string {
     case 'slides-in':
       return 'slides in without touching';
     case 'no-entry':
-      return `does not start: ${found.playMm > 0 ? 'it binds within the first turn' : `${(-found.playMm).toFixed(2)}\u2009mm too large`}`;
+      return `does not start: ${found.playMm > 0 ? 'it binds within the first turn' : `${size(-found.playMm)} too large`}`;
   }
 }

@@ -13,6 +13,7 @@ import {
   inWords,
   jointDrawing,
   mate,
+  ringBed,
   sealants,
   torquesInWords,
   threadPairDrawing,
@@ -23,6 +24,7 @@ import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 import { NotationInput } from '../shared/notation-input';
 import { readNotation } from '../shared/read-notation';
+import { RingCheck } from '../shared/ring-check';
 import { SealGlyph } from '../shared/seal-glyph';
 
 const OIL_WORDS = { good: 'yes', short: 'not for long', never: 'never' } as const;
@@ -31,7 +33,7 @@ const VERDICTS: Record<Mating['outcome'], string> = { seals: 'Seals', leaks: 'Sc
 /** Any two connectors side by side: whether they join, whether they seal, and why, with both drawn as far together as they go. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, NotationInput, SealGlyph],
+  imports: [DrawingView, NotationInput, RingCheck, SealGlyph],
   templateUrl: './pair-check.html',
   styleUrl: './pair-check.scss',
 })
@@ -71,11 +73,11 @@ export class PairCheck {
   });
   protected readonly overlay = computed(() => {
     const threads = this.threads();
-    return threads && threadPairDrawing(threads.outside, threads.inside, { width: 440, height: 360 });
+    return threads && threadPairDrawing(threads.outside, threads.inside, { width: 440, height: 360 }, this.preferences.system());
   });
   protected readonly fitWords = computed(() => {
     const threads = this.threads();
-    return threads && inWords(fit(threads.outside, threads.inside));
+    return threads && inWords(fit(threads.outside, threads.inside), this.preferences.system());
   });
   protected readonly rows = computed(() => {
     const mating = this.mating();
@@ -92,6 +94,11 @@ export class PairCheck {
   protected readonly torques = computed(() => {
     const mating = this.mating();
     return mating?.outcome === 'seals' && mating.makeUp ? torquesInWords(mating.makeUp, this.preferences.system()) : [];
+  });
+  /** The groove for a ring, where the two have one between them. */
+  protected readonly bed = computed(() => {
+    const pair = this.pair();
+    return pair && ringBed(...pair);
   });
   /** What the ring may be made of, where a ring seals. */
   protected readonly rings = computed(() =>

@@ -33,6 +33,26 @@ describe('the pair check', () => {
     expect(flare.text()).toContain('FAA AC 43.13-1B');
   });
 
+  it('says which ring lies in a groove, and checks one in hand the same way', async () => {
+    await openSampleJob();
+    const pair = await render(PairCheck, { a: 'post m20x1.5 f 62x71x2.7', b: 'post m20x1.5 m 56x84' });
+    const ring = (): string => pair.find('g-ring-check').textContent.replace(/\s+/g, ' ');
+    expect(ring()).toMatch(
+      /O-ring FKM AS568-230 slack by 2 %, squeezed by 24 %, fills 81 % of the groove; FKM bears engine oil up to 200 °C/,
+    );
+    await pair.type('Inside diameter', '61');
+    await pair.type('Cord', '3');
+    expect(ring()).toMatch(/Does not do: its cord is squeezed by 10 % only/);
+    await pair.type('Cord', '3.5');
+    expect(ring()).toMatch(/Seals: stretched by 2 %.*Make sure of its compound/);
+    await pair.choose('Made of', 'ethylene propylene (EPDM)');
+    expect(ring()).toMatch(/engine oil takes it apart/);
+    await pair.choose('It meets', 'alcohol fuel');
+    expect(ring()).toMatch(/EPDM bears alcohol fuel|No ring of the catalogue/);
+    const flare = await render(PairCheck, { a: 'an8 m', b: 'an8 f swivel' });
+    expect(flare.all('g-ring-check')).toHaveLength(0);
+  });
+
   it('follows what is typed, holds the pair in the address, and waits while one cannot be read', async () => {
     await openSampleJob();
     const navigate = jest.spyOn(TestBed.inject(Router), 'navigate');

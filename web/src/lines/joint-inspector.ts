@@ -10,6 +10,7 @@ import {
   isMetInPlumbing,
   jointNames,
   lookAlikesInWords,
+  ringBed,
   sealUseOf,
   specify,
   threadPairDrawing,
@@ -22,6 +23,7 @@ import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { DrawingView } from '../shared/drawing';
 import { JointRecord } from './joint-record';
+import { RingCheck } from '../shared/ring-check';
 import { SealGlyph } from '../shared/seal-glyph';
 
 const VERDICT = { seals: 'Seals', leaks: 'Will leak', 'does-not-join': 'Does not join' } as const;
@@ -30,7 +32,7 @@ const VERDICT = { seals: 'Seals', leaks: 'Will leak', 'does-not-join': 'Does not
 @Component({
   selector: 'g-joint-inspector',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, JointRecord, ReactiveFormsModule, RouterLink, SealGlyph],
+  imports: [DrawingView, JointRecord, ReactiveFormsModule, RingCheck, RouterLink, SealGlyph],
   templateUrl: './joint-inspector.html',
   styleUrl: './inspector.scss',
 })
@@ -61,7 +63,11 @@ export class JointInspector {
     const threads = this.threads();
     if (!threads) return null;
     const { outside, inside } = threads;
-    return { drawing: threadPairDrawing(outside, inside, { width: 262, height: 118 }), words: inWords(fit(outside, inside)) };
+    const system = this.preferences.system();
+    return {
+      drawing: threadPairDrawing(outside, inside, { width: 262, height: 118 }, system),
+      words: inWords(fit(outside, inside), system),
+    };
   });
   /** What plumbing thread the male one is first taken for, and the test that settles it. */
   protected readonly alike = computed(() => {
@@ -83,6 +89,12 @@ export class JointInspector {
     const others = torquesInWords(makeUp, system).filter((t) => makeUp.kind !== 'torque' || t.metal !== shown);
     return { figure: formatMakeUp(makeUp, system), met, note: makeUp.note, others };
   });
+  /** The groove for a ring between the two, and what the ring meets there. */
+  protected readonly bed = computed(() => {
+    const { connectors } = this.joint();
+    return connectors && ringBed(...connectors);
+  });
+  protected readonly use = computed(() => sealUseOf(this.line().line));
   /** What it takes: the part that meets it by the shop's rules, and why; what is in doubt about it. */
   protected readonly uses = computed(() => {
     const seal = this.joint().mating.seal;
@@ -91,12 +103,7 @@ export class JointInspector {
     if (seal.consumables.length === 0)
       return [{ name: this.joint().uncertain ? seal.method : 'Nothing', why: '', doubt: undefined, refused: [] }];
     return seal.consumables.map((needed) => {
-      const {
-        name,
-        why,
-        doubt,
-        refused = [],
-      } = specify(needed, sealUseOf(this.line().line), catalogue?.supplies ?? [], this.shop.schools().seals);
+      const { name, why, doubt, refused = [] } = specify(needed, this.use(), catalogue?.supplies ?? [], this.shop.schools().seals);
       return { name: needed.quantity > 1 ? `${needed.quantity} × ${name}` : name, why, doubt, refused };
     });
   });

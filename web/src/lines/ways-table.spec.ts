@@ -208,7 +208,7 @@ describe('the ways', () => {
     job.nothingSent();
     await settle();
     await ways.stable();
-    expect(ways.all('button[aria-label^="Take way"]')[0]!.getAttribute('aria-label')).toMatch(/90°/);
+    expect(ways.all('button[aria-label^="Take way"]')[0]!.getAttribute('aria-label')).toMatch(/Take way 2, Banjo M14/);
   });
 });
 
