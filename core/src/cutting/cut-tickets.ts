@@ -1,5 +1,5 @@
 import { formatConnector } from '../connectors/index.js';
-import { constructionById, type Hose, type HoseEnd } from '../hose/index.js';
+import { constructionById, hoseSize, type Hose, type HoseEnd } from '../hose/index.js';
 import { formatPortThread, serviceById } from '../job/index.js';
 import {
   holds,
@@ -10,7 +10,6 @@ import {
   type CutArithmetic,
   type Terminal,
 } from '../lines/index.js';
-import { formatDash } from '../units/index.js';
 
 /** What the bench needs to make one hose. */
 export interface CutTicket {
@@ -102,7 +101,7 @@ function ticketOf(assembled: AssembledLine, at: number, { hose, endA, endB, cut 
     number,
     lineName: line.name,
     service: service.name,
-    hose: `${formatDash(hose.dash)} ${constructionById(hose.construction).name}`,
+    hose: `${hoseSize(hose)} ${constructionById(hose.construction).name}`,
     cutMm: cut.cutMm,
     assemblyMm: cut.assemblyMm,
     ...(cut.shortenMm === undefined ? {} : { shortenMm: cut.shortenMm }),

@@ -20,6 +20,7 @@ export function drawHoseEnd(frame: Frame, end: HoseEnd, hose: Hose | undefined, 
   // a cut hose closes round its barb, so its last stretch is drawn with the end, over the barb
   if (endStyle === 'clamp')
     return { shapes: hose ? [...drawHose(frame, -hose.boreMm * 1.3 - 14, hose, style), ...drawClamp(frame, hose)] : [], after: frame };
+  if (endStyle === 'formed') return drawFormed(frame, end, style);
   const bore = end.boreMm / 2;
   const hoseBore = (hose?.boreMm ?? end.boreMm * 1.15) / 2;
   const hoseOutside = (hose?.outsideMm ?? end.socketMm * 0.8) / 2;
@@ -56,6 +57,15 @@ export function drawHoseEnd(frame: Frame, end: HoseEnd, hose: Hose | undefined, 
     shapes.push(...drawBent([...bend, advance(after, -tail)], tube, bore, style));
   }
   shapes.push(...drawBody(after, made.body, style));
+  if (made.nut) shapes.push(...drawBody(after, made.nut, { ...style, hatch: style.hatch + 105 }));
+  return { shapes, after };
+}
+
+/** A flare with the nut behind it, or a bead: the tube itself goes on to its seat. */
+function drawFormed(frame: Frame, end: HoseEnd, style: BodyStyle): DrawnPart {
+  const after = advance(frame, end.aMm);
+  const made = endSections(end.connector, end.boreMm);
+  const shapes = drawBody(after, made.body, style);
   if (made.nut) shapes.push(...drawBody(after, made.nut, { ...style, hatch: style.hatch + 105 }));
   return { shapes, after };
 }
@@ -147,20 +157,22 @@ function drawClamp(frame: Frame, hose: Hose): Shape[] {
 export function drawHose(frame: Frame, from: number, hose: Hose, style: BodyStyle): Shape[] {
   const outside = hose.outsideMm / 2;
   const bore = hose.boreMm / 2;
-  const liner = bore + (outside - bore) * (hose.construction === 'ptfe' ? 0.45 : 0.6);
+  const liner = bore + (outside - bore) * (hose.construction.endsWith('ptfe') ? 0.45 : 0.6);
   const rect = (low: number, high: number) => [
     pointAt(frame, from, low),
     pointAt(frame, from, high),
     pointAt(frame, 0, high),
     pointAt(frame, 0, low),
   ];
-  const braided = hose.construction === 'ptfe' || hose.construction === 'rubber';
+  const ptfe = hose.construction === 'ptfe' || hose.construction === 'crimped-ptfe';
+  const tube = constructionById(hose.construction).endStyle === 'formed';
+  const braided = ptfe || hose.construction === 'rubber';
   const spacing = Math.max(1.3, outside * 0.2);
   const cover = (low: number, high: number): Shape[] => [
     { kind: 'area', points: rect(low, high), fill: 'metal', stroke: 'none' },
     ...(braided
       ? crossLines(frame, from, 0, low, high, spacing)
-      : [0.3, 0.62, 0.86].map((share): Shape => ({
+      : (tube ? [] : [0.3, 0.62, 0.86]).map((share): Shape => ({
           kind: 'line',
           points: [pointAt(frame, from, share * (low + high)), pointAt(frame, 0, share * (low + high))],
           stroke: 'thread',
@@ -176,7 +188,7 @@ export function drawHose(frame: Frame, from: number, hose: Hose, style: BodyStyl
   return [
     ...cover(0, outside),
     { kind: 'line', points: [pointAt(frame, from, outside), pointAt(frame, 0, outside), pointAt(frame, 0, 0)], stroke: 'outline' },
-    { kind: 'area', points: rect(-liner, -bore), fill: hose.construction === 'ptfe' ? 'liner' : 'rubber', stroke: 'fine' },
-    { kind: 'area', points: rect(-outside, -liner), fill: braided ? 'braid' : 'rubber', stroke: 'outline' },
+    { kind: 'area', points: rect(-liner, -bore), fill: tube ? 'metal' : ptfe ? 'liner' : 'rubber', stroke: tube ? 'none' : 'fine' },
+    { kind: 'area', points: rect(-outside, -liner), fill: tube ? 'metal' : braided ? 'braid' : 'rubber', stroke: 'outline' },
   ];
 }

@@ -1,13 +1,12 @@
-import { constructionById } from '../hose/index.js';
+import { constructionById, formatCut, hoseLimits, hoseSize } from '../hose/index.js';
 import { portThreadName } from '../job/index.js';
 import { terminalName, type AssembledLine, type AssembledPiece, type PortTerminal } from '../lines/index.js';
-import { formatCut } from '../hose/index.js';
-import { formatDash, type UnitSystem } from '../units/index.js';
+import type { UnitSystem } from '../units/index.js';
 import type { RunSheetOptions } from './run-sheet.js';
 import type { Shape } from './shape.js';
 
 /** Frame, heading and title block. */
-export function titles(assembled: AssembledLine, { width, height, jobNumber }: RunSheetOptions): Shape[] {
+export function titles(assembled: AssembledLine, { width, height, jobNumber, system }: RunSheetOptions): Shape[] {
   const { line, portA, portB, joints } = assembled;
   const sealed = joints.filter((j) => j.mating.outcome === 'seals').length;
   const boxWidth = 164;
@@ -62,6 +61,7 @@ export function titles(assembled: AssembledLine, { width, height, jobNumber }: R
       ],
       stroke: 'frame',
     },
+    text(24, height - 15, clipped(limitsInWords(assembled, system), left), 12, 'quiet'),
     text(left + 8, top + 15, `${jobNumber} · L${line.number}`, 13, 'figure'),
     text(width - 16, top + 15, `rev ${line.version}`, 12, 'quiet', 'end'),
     text(left + 8, height - 15, 'joints', 11, 'quiet'),
@@ -81,10 +81,15 @@ function cutInWords({ cut }: AssembledPiece, system: UnitSystem): string {
   return cut ? `Cut length ${formatCut(cut.cutMm, system)}.` : 'Cut length open.';
 }
 
+/** What the hoses bear, the different ones once: what is printed must not be looked up elsewhere. */
+function limitsInWords({ pieces }: AssembledLine, system: UnitSystem | undefined): string {
+  return [...new Set(pieces.flatMap(({ hose }) => (hose ? [`${hoseSize(hose)} hose ${hoseLimits(hose, system)}`] : [])))].join('; ');
+}
+
 /** `-6 PTFE core, steel braid`; the different ones where there are several. */
 export function hosesInWords({ pieces }: AssembledLine): string {
   if (pieces.length === 0) return 'Fittings alone';
-  const names = pieces.map(({ hose }) => (hose ? `${formatDash(hose.dash)} ${constructionById(hose.construction).name}` : 'no hose yet'));
+  const names = pieces.map(({ hose }) => (hose ? `${hoseSize(hose)} ${constructionById(hose.construction).name}` : 'no hose yet'));
   return [...new Set(names)].join(' and ');
 }
 

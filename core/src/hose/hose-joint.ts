@@ -1,6 +1,5 @@
-import { formatDash } from '../units/index.js';
 import type { Mating } from '../seals/index.js';
-import { constructionById, type Hose, type HoseEnd } from './hose.js';
+import { constructionById, hoseSize, sameSize, type Hose, type HoseEnd } from './hose.js';
 
 /**
  * The joint between a hose end and the hose. It holds only where construction and dash size are the same.
@@ -53,6 +52,23 @@ export function hoseJoint(end: HoseEnd, hose: Hose): Mating {
         dressing: 'A drop of light oil; no grease.',
         source: 'common practice',
       };
+    case 'crimp':
+      return {
+        outcome: 'seals',
+        kind: 'socket',
+        seal: { method: 'crimped ferrule', consumables: [] },
+        reason: 'The supplier presses the ferrule on to its diameter: it holds for good, and is not to be opened.',
+        dressing: 'Look for the mark of the crimp and of the hose at the ferrule; a proof test comes with it, or is made here.',
+        source: 'common practice',
+      };
+    case 'formed':
+      return {
+        outcome: 'seals',
+        kind: 'none',
+        seal: { method: 'the tube itself', consumables: [] },
+        reason: 'The end is formed from the tube: sleeve and nut go on before the flare, and the bead is rolled last.',
+        source: 'common practice',
+      };
     case 'clamp':
       return {
         outcome: 'seals',
@@ -68,6 +84,6 @@ export function hoseJoint(end: HoseEnd, hose: Hose): Mating {
 export function hoseEndProblem(end: HoseEnd, hose: Hose): string | undefined {
   if (end.construction !== hose.construction)
     return `This end is for ${constructionById(end.construction).name} hose, and the hose is ${constructionById(hose.construction).name}.`;
-  if (end.dash !== hose.dash) return `This end is ${formatDash(end.dash)}, and the hose is ${formatDash(hose.dash)}.`;
+  if (!sameSize(end, hose)) return `This end is ${hoseSize(end)}, and the hose is ${hoseSize(hose)}.`;
   return undefined;
 }

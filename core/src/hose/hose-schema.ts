@@ -7,6 +7,8 @@ const Id = Type.String({ minLength: 1, maxLength: letters.partId });
 const Name = Words(letters.partName);
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
 const Dash = Type.Integer({ minimum: 1, maximum: 64 });
+/** Where it is made to a metric bore and called by it; its dash is then the nearest. */
+const MetricBore = Type.Optional(Type.Number({ minimum: 1, maximum: 120 }));
 
 /** One hose by the metre. Lengths in mm, pressure in bar, temperature in °C. */
 export const HoseSchema = Type.Object(
@@ -15,6 +17,7 @@ export const HoseSchema = Type.Object(
     name: Name,
     construction: Type.String({ minLength: 1, maxLength: 20 }),
     dash: Dash,
+    metricMm: MetricBore,
     boreMm: Millimetres,
     outsideMm: Millimetres,
     /** Least bend radius to the centreline. */
@@ -42,6 +45,7 @@ export const HoseEndSchema = Type.Object(
     name: Name,
     construction: Type.String({ minLength: 1, maxLength: 20 }),
     dash: Dash,
+    metricMm: MetricBore,
     angleDeg: Type.Number({ minimum: 0, maximum: 180 }),
     connector: ConnectorSchema,
     /** Along the hose from where the hose bottoms to the seat centre: what the end takes off the cut length; negative for some beyond 120°. */
@@ -54,6 +58,8 @@ export const HoseEndSchema = Type.Object(
     socketLengthMm: Millimetres,
     /** Radius of the bent tube to its centreline; 0 for a straight end. */
     bendRadiusMm: Millimetres,
+    /** What its nut is made of; aluminium where it is not said. */
+    material: Type.Optional(WordsOrNone(letters.material)),
     source: WordsOrNone(letters.partSource),
     priceMinor: PriceMinor,
     ...OfferFields,

@@ -1,5 +1,5 @@
 import type { FluidId } from '../fluids/index.js';
-import { formatQuantity, type UnitSystem } from '../units/index.js';
+import { formatDash, formatQuantity, type UnitSystem } from '../units/index.js';
 import type { Hose as HoseRow } from './hose-schema.js';
 
 export type { Hose, HoseEnd } from './hose-schema.js';
@@ -8,8 +8,11 @@ export type { Hose, HoseEnd } from './hose-schema.js';
 export interface Construction {
   readonly id: string;
   readonly name: string;
-  /** What goes on it: `olive`, `cutter`, `push-on` ends, or a clamp over the cut hose itself. */
-  readonly endStyle: 'olive' | 'cutter' | 'push-on' | 'clamp';
+  /**
+   * What goes on it: `olive`, `cutter`, `push-on` ends; `crimp` ends, which the supplier puts on; a `clamp` over the cut hose itself; or an
+   * end `formed` from the tube itself, a flare with its nut or a bead.
+   */
+  readonly endStyle: 'olive' | 'cutter' | 'push-on' | 'crimp' | 'clamp' | 'formed';
   /** What it is made for; all else it is not. */
   readonly fluids: readonly FluidId[];
   /** Why a shop takes it, and why another does not. */
@@ -75,7 +78,52 @@ export const constructions: readonly Construction[] = [
     fluids: ['air', 'vacuum'],
     school: 'Air and vacuum only; oil and fuel soften it.',
   },
+  {
+    id: 'crimped',
+    name: 'rubber, wire braid, crimped ends',
+    endStyle: 'crimp',
+    fluids: ['engine oil', 'diesel', 'coolant', 'air'],
+    school: 'Made up by the supplier to length, pressed for good: strong and cheap, and not to be shortened or repaired in the shop.',
+  },
+  {
+    id: 'crimped-ptfe',
+    name: 'PTFE core, steel braid, crimped ends',
+    endStyle: 'crimp',
+    fluids: ['engine oil', 'hot synthetic oil', 'petrol', 'petrol with alcohol', 'alcohol fuel', 'diesel', 'coolant', 'air', 'vacuum'],
+    school: 'As PTFE with reusable ends, lighter and smaller; the supplier needs length and clocking before he presses.',
+  },
+  {
+    id: 'steel-tube',
+    name: 'steel tube',
+    endStyle: 'formed',
+    fluids: ['engine oil', 'hot synthetic oil', 'petrol', 'petrol with alcohol', 'diesel', 'air', 'vacuum'],
+    school: 'Hard line: stiff, cool, lasts; flexes nowhere, so a hose must take up what moves. Coated, or it rusts.',
+  },
+  {
+    id: 'aluminium-tube',
+    name: 'aluminium tube',
+    endStyle: 'formed',
+    fluids: ['engine oil', 'hot synthetic oil', 'petrol', 'petrol with alcohol', 'diesel', 'coolant', 'air', 'vacuum'],
+    school: 'Hard line: light and easily bent; cracks where it vibrates, and no alcohol fuel.',
+  },
+  {
+    id: 'copper-nickel-tube',
+    name: 'copper-nickel tube',
+    endStyle: 'formed',
+    fluids: ['engine oil', 'petrol', 'petrol with alcohol', 'diesel', 'coolant', 'air', 'vacuum'],
+    school: 'Hard line: bends by hand and does not rust; softer than steel, and heavier.',
+  },
 ];
+
+/** Its size as it is called: `-6`, or `16 mm` where it is made to a metric bore. */
+export function hoseSize({ dash, metricMm }: Pick<HoseRow, 'dash' | 'metricMm'>): string {
+  return metricMm === undefined ? formatDash(dash) : `${metricMm} mm`;
+}
+
+/** An end goes on a hose: made for its construction and its size. */
+export function sameSize(a: Pick<HoseRow, 'dash' | 'metricMm'>, b: Pick<HoseRow, 'dash' | 'metricMm'>): boolean {
+  return a.dash === b.dash && a.metricMm === b.metricMm;
+}
 
 /** The construction with this id. @throws {RangeError} */
 export function constructionById(id: string): Construction {

@@ -1,6 +1,7 @@
 import { endForm, formatConnector, parseConnector, shapeOf, type Connector } from '../connectors/index.js';
 import { series, type Series } from '../fittings/index.js';
 import { dashToFraction, dashToMm, formatDash } from '../units/index.js';
+import { formedEnds } from './formed-ends.js';
 import { constructionById, type Hose, type HoseEnd } from './hose.js';
 import { standardHoses } from './standard-hoses.js';
 
@@ -10,6 +11,7 @@ export const hoseEndAngles = [0, 30, 45, 60, 90, 120, 150, 180] as const;
 /** Radius of a bent tube end over its tube diameter. Common practice. */
 const BEND_RATIO = 1.75;
 const SOURCE = 'common proportions; measure the ends in hand';
+const STYLE_NAMES = { olive: 'Olive', cutter: 'Cutter', 'push-on': 'Push-on', crimp: 'Crimped', clamp: 'Cut', formed: 'Formed' } as const;
 
 /**
  * Hose ends for every standard hose: straight and bent 37° swivels, ends that go straight on a port, and for clamped hose the cut end itself.
@@ -20,7 +22,8 @@ export function standardHoseEnds(): HoseEnd[] {
   const hoses = standardHoses();
   const plain = hoses.flatMap((hose) => {
     const style = constructionById(hose.construction).endStyle;
-    if (style === 'clamp') return [cutEnd(hose.construction, hose.dash, hose.outsideMm)];
+    if (style === 'clamp') return [cutEnd(hose)];
+    if (style === 'formed') return formedEnds(hose);
     const angles = style === 'push-on' ? hoseEndAngles.filter((a) => [0, 45, 90].includes(a)) : hoseEndAngles;
     return angles.map((angle) => swivelEnd(hose.construction, hose.dash, hose.outsideMm, angle));
   });
@@ -43,7 +46,7 @@ const FURTHER: readonly (readonly [ends: Series, angles: readonly number[]])[] =
 /** The same hose with an end that needs no adapter, and with a nut one size smaller or larger. */
 function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
   const { endStyle } = constructionById(construction);
-  if (endStyle === 'clamp') return [];
+  if (endStyle === 'clamp' || endStyle === 'formed') return [];
   const row = series['an swivel'];
   const at = row.findIndex((end) => end.dash === dash);
   const stepped = [row[at - 1], row[at + 1]].flatMap((end) => (end && at >= 0 ? [{ end, angles: [0, 45, 90] }] : []));
@@ -72,7 +75,7 @@ function swivelEnd(construction: string, dash: number, outsideMm: number, angleD
   const bMm = eye ? nut.reachMm : angleDeg === 0 ? 0 : radius * (1 - Math.cos(angle)) + tail * Math.sin(angle);
   return {
     id: `end-${construction}-${dash}-${angleDeg}${other ? `-${formatConnector(other).replace(/\s+/g, '')}` : ''}`,
-    name: `${capital(style)} end ${formatDash(dash)}, ${angleDeg === 0 ? 'straight' : `${angleDeg}°`}, ${other ? formatConnector(other) : '37° swivel'}`,
+    name: `${STYLE_NAMES[style]} end ${formatDash(dash)}, ${angleDeg === 0 ? 'straight' : `${angleDeg}°`}, ${other ? formatConnector(other) : '37° swivel'}`,
     construction,
     dash,
     angleDeg,
@@ -84,33 +87,32 @@ function swivelEnd(construction: string, dash: number, outsideMm: number, angleD
     socketMm: tenth(style === 'push-on' ? outsideMm * 0.98 : outsideMm * 1.28 + 2),
     socketLengthMm: tenth(style === 'push-on' ? 4 : 12 + 1.6 * dash),
     bendRadiusMm: tenth(radius),
+    ...(style === 'crimp' ? { material: 'steel' } : {}),
     source: SOURCE,
   };
 }
 
 /** The cut hose itself, pushed over a barb to its shoulder: it takes nothing off the length. */
-function cutEnd(construction: string, dash: number, outsideMm: number): HoseEnd {
-  const connector: Connector = { family: 'barb', size: dashToFraction(dash), gender: 'female' };
+function cutEnd({ construction, dash, metricMm, outsideMm }: Hose): HoseEnd {
+  const size = metricMm === undefined ? dashToFraction(dash) : `${metricMm}mm`;
+  const bore = metricMm === undefined ? `${size} in` : `${metricMm} mm`;
   return {
-    id: `end-${construction}-${dash}-0`,
-    name: `Cut end ${dashToFraction(dash)} in, clamped over a barb`,
+    id: `end-${construction}-${metricMm === undefined ? dash : size}-0`,
+    name: `Cut end ${bore}, clamped over a barb`,
     construction,
     dash,
+    ...(metricMm === undefined ? {} : { metricMm }),
     angleDeg: 0,
-    connector,
+    connector: { family: 'barb', size, gender: 'female' },
     aMm: 0,
     bMm: 0,
     hexMm: 0,
-    boreMm: tenth(dashToMm(dash)),
+    boreMm: metricMm ?? tenth(dashToMm(dash)),
     socketMm: outsideMm,
     socketLengthMm: 0,
     bendRadiusMm: 0,
     source: 'common practice',
   };
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 function tenth(mm: number): number {

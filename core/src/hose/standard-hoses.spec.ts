@@ -4,6 +4,14 @@ import { constructionById, constructions, hoseEndAngles, standardHoseEnds, stand
 const hoses = standardHoses();
 const ends = standardHoseEnds();
 
+/** Each construction in inch sizes, and in metric bores. */
+const rowsByKind = () =>
+  constructions.flatMap(({ id }) =>
+    [false, true]
+      .map((metric) => hoses.filter((h) => h.construction === id && (h.metricMm !== undefined) === metric))
+      .filter((r) => r.length > 0),
+  );
+
 describe('the standard hoses', () => {
   it('come in every construction, each row once', () => {
     expect(new Set(hoses.map((h) => h.construction))).toEqual(new Set(constructions.map((c) => c.id)));
@@ -12,22 +20,21 @@ describe('the standard hoses', () => {
   });
 
   it('grow with their dash: bore, outside and bend radius; the wall is a wall', () => {
-    for (const { id } of constructions) {
-      const rows = hoses.filter((h) => h.construction === id);
+    for (const rows of rowsByKind()) {
       for (const key of ['dash', 'boreMm', 'outsideMm', 'bendRadiusMm'] as const) {
         const figures = rows.map((h) => h[key]);
         expect(figures).toEqual([...figures].sort((a, b) => a - b));
       }
       for (const h of rows) {
-        expect(h.outsideMm).toBeGreaterThan(h.boreMm + 2);
+        expect(h.outsideMm).toBeGreaterThan(h.boreMm + (h.construction.endsWith('tube') ? 1 : 2));
         expect(h.bendRadiusMm).toBeGreaterThan(h.outsideMm);
       }
     }
   });
 
   it('stand less pressure the wider they are, and say where their figures come from', () => {
-    for (const { id } of constructions) {
-      const bars = hoses.filter((h) => h.construction === id).map((h) => h.workingBar);
+    for (const rows of rowsByKind().filter(([row]) => !row!.construction.endsWith('tube'))) {
+      const bars = rows.map((h) => h.workingBar);
       expect(bars).toEqual([...bars].sort((a, b) => b - a));
     }
     for (const h of hoses) {
@@ -50,10 +57,25 @@ describe('the standard hose ends', () => {
     for (const e of ends) {
       if (constructionById(e.construction).endStyle === 'clamp') {
         expect(formatConnector(e.connector)).toMatch(/^hose /);
-        expect(boreSizeMm(e.connector.size)).toBeCloseTo((e.dash / 16) * 25.4);
+        expect(boreSizeMm(e.connector.size)).toBeCloseTo(e.metricMm ?? (e.dash / 16) * 25.4);
         expect([e.aMm, e.bMm, e.socketLengthMm]).toEqual([0, 0, 0]);
       } else if (e.id.split('-').length === 4) expect(formatConnector(e.connector)).toBe(`an${e.dash} f swivel`);
     }
+  });
+
+  it('are formed from a tube itself, with the metal of the nut said; what the flare takes is added to the cut', () => {
+    const tube = (construction: string, dash: number) =>
+      ends
+        .filter((e) => e.construction === construction && e.dash === dash)
+        .map((e) => [formatConnector(e.connector), e.aMm < 0, e.material]);
+    expect(tube('steel-tube', 6)).toEqual([
+      ['an6 f swivel', true, 'steel'],
+      ['sae45-6 f swivel', true, 'steel'],
+      ['inverted 3/8 m', true, 'steel'],
+      ['bead 3/8', true, 'steel'],
+    ]);
+    expect(tube('aluminium-tube', 16).map(([connector]) => connector)).toEqual(['an16 f swivel', 'bead 1']);
+    expect(ends.filter((e) => e.construction === 'crimped').every((e) => e.material === 'steel')).toBe(true);
   });
 
   it('take more off the hose the more they turn up to 90°, and rise further from its axis up to 120°', () => {

@@ -1,5 +1,7 @@
 import { formatDash } from '../units/index.js';
+import { hardLines } from './hard-lines.js';
 import type { Hose } from './hose.js';
+import { metricHoses } from './metric-hoses.js';
 
 type Row = readonly [dash: number, bore: number, outside: number, bend: number, bar: number, vacuumBar: number, gPerM: number];
 
@@ -153,10 +155,44 @@ const tables: readonly Table[] = [
       [6, 9.5, 15, 50, 1, 0.95, 120],
     ],
   },
+  {
+    construction: 'crimped',
+    name: 'Rubber hose, wire braid, for crimped ends',
+    source: 'SAE J517 100R17, from memory',
+    temperature: [-40, 100],
+    rows: [
+      [4, 6.4, 13.2, 51, 210, 0.95, 210],
+      [5, 7.9, 14.8, 57, 210, 0.95, 260],
+      [6, 9.5, 17, 64, 210, 0.95, 320],
+      [8, 12.7, 20.5, 89, 210, 0.95, 430],
+      [10, 15.9, 25.2, 102, 210, 0.95, 650],
+      [12, 19, 29.3, 121, 210, 0.68, 890],
+      [16, 25.4, 37, 152, 210, 0.68, 1320],
+    ],
+  },
+  {
+    construction: 'crimped-ptfe',
+    name: 'PTFE hose, steel braid, for crimped ends',
+    source: 'SAE J517 100R14, from memory',
+    temperature: [-54, 204],
+    rows: [
+      [3, 3.2, 6.4, 38, 103, 0.95, 75],
+      [4, 4.8, 8.1, 51, 103, 0.95, 100],
+      [6, 7.9, 11.3, 102, 103, 0.95, 160],
+      [8, 10.3, 13.9, 132, 69, 0.95, 225],
+      [10, 12.7, 16.6, 165, 55, 0.68, 285],
+      [12, 15.9, 20, 196, 55, 0.68, 350],
+      [16, 22.2, 26.9, 229, 55, 0.47, 490],
+    ],
+  },
 ];
 
-/** The hoses of the standard constructions, without prices. */
+/** The hoses of the standard constructions, those of metric bores and the tubes of hard lines; without prices. */
 export function standardHoses(): Hose[] {
+  return [...inchHoses(), ...metricHoses(), ...hardLines()];
+}
+
+function inchHoses(): Hose[] {
   return tables.flatMap((table) =>
     table.rows.map(([dash, boreMm, outsideMm, bendRadiusMm, workingBar, vacuumBar, massGPerM]) => ({
       id: `hose-${table.construction}-${dash}`,

@@ -1,6 +1,6 @@
 import { sameConnector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
-import type { Hose, HoseEnd } from '../hose/index.js';
+import { hoseSize, sameSize, type Hose, type HoseEnd } from '../hose/index.js';
 import type { Supply } from '../supplies/index.js';
 import type { PartEntry } from './catalogue-part.js';
 
@@ -58,14 +58,14 @@ export function findHoseEnd({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, id: strin
   return byId(hoseEnds, id);
 }
 
-/** The hoses of one construction and size, as different makers have them. */
-export function hosesOfSize({ hoses }: Pick<Catalogue, 'hoses'>, construction: string, dash: number): Hose[] {
-  return hoses.filter((h) => !h.retired && h.construction === construction && h.dash === dash);
+/** The hoses of one construction and size, `-10` or `16 mm`, as different makers have them. */
+export function hosesOfSize({ hoses }: Pick<Catalogue, 'hoses'>, construction: string, size: string): Hose[] {
+  return hoses.filter((h) => !h.retired && h.construction === construction && hoseSize(h) === size);
 }
 
 /** The ends that go on a hose, of any angle and connector. */
-export function endsForHose({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, { construction, dash }: Hose): HoseEnd[] {
-  return hoseEnds.filter((e) => !e.retired && e.construction === construction && e.dash === dash);
+export function endsForHose({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, hose: Hose): HoseEnd[] {
+  return hoseEnds.filter((e) => !e.retired && e.construction === hose.construction && sameSize(e, hose));
 }
 
 /** An end for a hose at an angle: one with the same connector as before where there is a choice. */

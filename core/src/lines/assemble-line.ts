@@ -38,7 +38,7 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
   const joints = numberJoints(ways, bare, new Set(line.made ?? []));
   findings.push(...joints.flatMap((joint) => leakOf(line, joint)));
   const pieces = bare.map((piece, i) => withCut(line, piece, [ways[i]!, ways[i + 1]!], findings));
-  findings.push(...turningFindings(line, joints), ...drainFindings(line, ways, pieces));
+  findings.push(...turningFindings(line, pieces, joints), ...drainFindings(line, ways, pieces));
   findings.push(...beforeStart(line, joints, ways));
   const bores = boresOf(ways, pieces);
   const whole = {

@@ -4,6 +4,7 @@ import { findHose, findHoseEnd, fluidOf, type Catalogue, type Line, type Piece }
 import { formatDash } from '../units/index.js';
 import type { AssembledPiece, AssembledWay, CutArithmetic } from './assembled-line.js';
 import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
+import { hasOwnJoint } from './number-joints.js';
 
 type Say = (rule: LineRule, message: string, more?: { hint?: string; remedies?: readonly Remedy[] }) => void;
 
@@ -27,7 +28,7 @@ export function pieceParts(line: Line, piece: Piece, catalogue: Catalogue, findi
     const problem = found && hose && hoseEndProblem(found, hose);
     if (found) {
       // the joint between the two says it where there is one
-      if (problem && constructionById(found.construction).endStyle === 'clamp') say('end-off-hose', `End ${side}: ${problem}`);
+      if (problem && !hasOwnJoint(found.construction)) say('end-off-hose', `End ${side}: ${problem}`);
     } else if (id !== null) say('end-not-chosen', `The end "${id}" is no longer in the catalogue (end ${side}).`);
     else if (hose) {
       const angle = piece.wanted?.[`angle${side}`];
@@ -60,6 +61,7 @@ export function withCut(
   if (!endA || !endB) return assembled;
   try {
     const cut = arithmetic(piece, piece.length, endA, endB);
+    if (assembled.hose) checkCrimped(line, piece, assembled.hose, cut, say);
     return { ...assembled, cut: { ...cut, ...madeBefore(piece, cut, say) } };
   } catch (error) {
     if (!(error instanceof CutLengthError)) throw error;
@@ -78,6 +80,18 @@ function arithmetic(piece: Piece, length: NonNullable<Piece['length']>, endA: Ho
   const cutMm = Math.ceil(exact - 1e-6);
   const freeMm = assemblyLengthMm - ends;
   return { ...given, freeMm, slackPercent, slackMm: exact - freeMm, cutMm, assemblyMm: cutMm + ends };
+}
+
+/** Crimped ends are pressed on by the supplier: the hose is ordered at its length, and not cut here. */
+function checkCrimped(line: Line, piece: Piece, hose: Hose, { assemblyMm }: CutArithmetic, say: Say): void {
+  if (piece.source !== 'cut' || constructionById(hose.construction).endStyle !== 'crimp') return;
+  const mm = Math.round(assemblyMm * 10) / 10;
+  const set = { source: 'bought' as const, hasMm: mm };
+  say('crimped-by-supplier', `Its ends are crimped by the supplier: it is ordered made up, ${mm} mm from seat to seat, and not cut here.`, {
+    remedies: [
+      { label: `Buy it made up, ${mm} mm`, commands: [{ do: 'edit-piece', id: line.id, version: line.version, piece: piece.key, set }] },
+    ],
+  });
 }
 
 /** Slack that a bought hose may have beyond what is asked for, as a share of it: more hangs in the way (common practice). */

@@ -50,6 +50,7 @@ export const lineRules = {
   'made-hose-too-short': { severity: 'leak', hint: 'Take a longer one, or cut one from the reel.' },
   'made-hose-too-long': { severity: 'attention', hint: 'Take a shorter one, or lead it the longer way and tape that.' },
   'fluid-refused': { severity: 'leak', hint: 'Take it out of the job.' },
+  'crimped-by-supplier': { severity: 'attention', hint: 'Say that it comes from a shop, made up; tell them clocking as well.' },
   'hose-not-for-fluid': { severity: 'attention', hint: 'Choose a construction rated for the fluid.' },
   provisional: { severity: 'advice', hint: 'Put the final one in before the engine is started.' },
   'as-found-open': { severity: 'advice', hint: 'Put it right and say what was done, before the engine is started.' },

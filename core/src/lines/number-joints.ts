@@ -67,7 +67,7 @@ function inWay(way: AssembledWay, pieces: readonly AssembledPiece[]): Unnumbered
 function facing(terminal: Terminal, key: string, cases: readonly Connector[]): Facing {
   return terminal.kind === 'port'
     ? { what: 'Port', name: terminalName(terminal), key, cases, metal: metalOf(terminal.component.metal ?? terminal.part?.material) }
-    : { what: 'Hose end', name: terminal.hoseEnd!.name, key, cases, metal: metalOf(undefined) };
+    : { what: 'Hose end', name: terminal.hoseEnd!.name, key, cases, metal: metalOf(terminal.hoseEnd!.material) };
 }
 
 /** The make-up for the metals that meet: the weaker of the two says how tight. */
@@ -124,14 +124,14 @@ function alongBranch(
 
 /**
  * The ends of a piece on its hose, where the way beside is chosen: before, an end may still be another. A cut end that is clamped has
- * its joint with the barb.
+ * its joint with the barb, and a flare is the tube itself.
  */
 function onHose(piece: AssembledPiece | undefined, beside: readonly (AssembledWay | undefined)[]): Unnumbered[] {
   const { hose } = piece ?? {};
   if (!piece || !hose) return [];
   return (['A', 'B'] as const).flatMap((side, i) => {
     const end = piece[`end${side}`];
-    if (!end || !beside[i]?.fittings || constructionById(end.construction).endStyle === 'clamp') return [];
+    if (!end || !beside[i]?.fittings || !hasOwnJoint(end.construction)) return [];
     return [
       {
         id: hoseJointId(piece.piece.key, side),
@@ -142,6 +142,11 @@ function onHose(piece: AssembledPiece | undefined, beside: readonly (AssembledWa
       } as const,
     ];
   });
+}
+
+/** An end is another part than its hose, and the two make a joint. */
+export function hasOwnJoint(construction: string): boolean {
+  return !['clamp', 'formed'].includes(constructionById(construction).endStyle);
 }
 
 function stateOf({ mating: { outcome, seal }, uncertain }: Unnumbered, made: boolean): JointState {

@@ -107,6 +107,25 @@ describe('a line says of its hose', () => {
     expect(narrow({ ...drain, service: 'return' } as typeof drain)).toEqual([]);
   });
 
+  it('that crimped ends come from the supplier, with what orders it so', () => {
+    const crimped = withPiece(feed, { hose: 'hose-crimped-6', endA: 'end-crimped-6-0', endB: 'end-crimped-6-0' });
+    const found = rules(crimped).find((f) => f.rule === 'crimped-by-supplier')!;
+    expect(found.message).toMatch(/ordered made up, 6\d\d(\.\d)? mm from seat to seat/);
+    const [command] = found.remedies[0]!.commands;
+    expect(command).toMatchObject({ do: 'edit-piece', set: { source: 'bought' } });
+    const { set } = command as { set: Parameters<typeof withPiece>[1] };
+    expect(rules(withPiece(crimped, set)).map((f) => f.rule)).toEqual([]);
+  });
+
+  it('nothing of the nuts of a hard line, which turn on it; and makes no joint of a flare and its tube', () => {
+    const tube = withPiece(feed, { hose: 'hose-steel-tube-6', endA: 'end-steel-tube-6-0', endB: 'end-steel-tube-6-0' });
+    const line = assembleLine(tube, document, catalogue);
+    expect(line.findings).toEqual([]);
+    expect(line.joints.map((j) => j.mating.kind)).toEqual(['washer', 'cone', 'cone', 'o-ring']);
+    // a nut of steel on an adapter of aluminium: the weaker says how tight
+    expect(line.joints[1]!.metals).toEqual(['aluminium', 'steel']);
+  });
+
   it('which joint seals only at a risk', () => {
     const keg = {
       ...document,

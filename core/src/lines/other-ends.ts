@@ -1,7 +1,7 @@
 import { turnsFreely, type ChainGoal, type ChainWeights } from '../chains/index.js';
 import { connectorKey, connectorThread, type Connector } from '../connectors/index.js';
 import { endsForHose, findHose, findHoseEnd, type Catalogue } from '../job/index.js';
-import type { HoseEnd } from '../hose/index.js';
+import { constructionById, type HoseEnd } from '../hose/index.js';
 
 /** The end of a hose that a way goes to, with what is needed to ask for another one. */
 export interface EndOnHose {
@@ -31,7 +31,7 @@ export function otherEnds(
   const hose = findHose(catalogue, hoseId);
   if (!own || !hose) return [];
   const farEnd = findHoseEnd(catalogue, far);
-  const farTurns = !farEnd || canBeScrewedOn(farEnd.connector);
+  const farTurns = !farEnd || isFormed(own) || canBeScrewedOn(farEnd.connector);
   const best = new Map<string, OtherEnd>();
   for (const end of endsForHose(catalogue, hose)) {
     const key = connectorKey(end.connector);
@@ -47,6 +47,11 @@ export function otherEnds(
 /** The end of a hose can be made up without turning the hose: its nut turns, or it has no thread at all. */
 export function canBeScrewedOn(end: Connector): boolean {
   return turnsFreely(end) || connectorThread(end) === undefined;
+}
+
+/** Of a tube: flared or beaded from the tube itself, with a nut that turns on it. */
+export function isFormed({ construction }: HoseEnd): boolean {
+  return constructionById(construction).endStyle === 'formed';
 }
 
 function costOf(end: HoseEnd, boreMm: number, w: Parameters<typeof otherEnds>[2]): number {

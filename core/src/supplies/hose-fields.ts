@@ -10,12 +10,14 @@ const construction: PartField = {
   required: true,
 };
 const dash: PartField = { name: 'dash', label: 'Size, sixteenths', type: 'number', required: true, least: 1, most: 64, whole: true };
+const metricBore: PartField = { name: 'metricMm', label: 'Metric bore it is called by', type: 'mm', least: 1, most: 120 };
 const celsius = (name: string, label: string): PartField => ({ name, label, type: 'celsius', required: true, least: -100, most: 500 });
 
 /** What a hose by the metre says of itself. */
 export const hoseFields: readonly PartField[] = [
   construction,
   dash,
+  metricBore,
   mm('boreMm', 'Bore'),
   mm('outsideMm', 'Outside diameter'),
   mm('bendRadiusMm', 'Least bend radius'),
@@ -31,6 +33,7 @@ export const hoseFields: readonly PartField[] = [
 export const hoseEndFields: readonly PartField[] = [
   construction,
   dash,
+  metricBore,
   { name: 'angleDeg', label: 'Angle, degrees', type: 'number', required: true, least: 0, most: 180 },
   mm('aMm', 'A: from where the hose bottoms to the seat', -500),
   mm('bMm', 'B: from the hose axis to the seat'),
@@ -39,4 +42,5 @@ export const hoseEndFields: readonly PartField[] = [
   mm('socketMm', 'Socket, outside'),
   mm('socketLengthMm', 'Socket, length'),
   mm('bendRadiusMm', 'Radius of its bend'),
+  { name: 'material', label: 'Metal of its nut', type: 'text' },
 ];

@@ -2,6 +2,7 @@ import {
   asKept,
   assembleLine,
   endOfAngle,
+  formatDash,
   hosesOfSize,
   keyedWay,
   parseConnector,
@@ -198,7 +199,7 @@ function checkedAsIs(line: Line, document: JobDocument, catalogue: Catalogue): L
 function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, Port>, catalogue: Catalogue, makeId: () => string): Line {
   const [portA, portB] = [byKey.get(row.from)!, byKey.get(row.to)!];
   const hoseEnd = (i: 0 | 1): HoseEnd | undefined => {
-    const hose = row.hose && hosesOfSize(catalogue, row.hose[0], row.hose[1])[0];
+    const hose = row.hose && hosesOfSize(catalogue, row.hose[0], formatDash(row.hose[1]))[0];
     return hose && endOfAngle(catalogue, hose, row.angles?.[i] ?? 0);
   };
   const way = (port: Port, i: 0 | 1): LineWay => {
@@ -214,7 +215,7 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
     let given = 0;
     return { chosen: keyedWay(kept, null, () => `${i === 0 ? 'a' : 'b'}${++given}`) };
   };
-  const hose = row.hose ? hosesOfSize(catalogue, row.hose[0], row.hose[1])[0]! : null;
+  const hose = row.hose ? hosesOfSize(catalogue, row.hose[0], formatDash(row.hose[1]))[0]! : null;
   const direct: LineWay = { chosen: { fittings: [], branches: [] } };
   return {
     id: makeId(),

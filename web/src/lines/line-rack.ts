@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { constructionById, formatDash, holds, openBeforeStart, type AssembledLine } from '@gewinde/core';
+import { constructionById, holds, hoseSize, openBeforeStart, type AssembledLine } from '@gewinde/core';
 import { ServiceGlyph } from '../shared/service-glyph';
 import { Whole } from '../shared/whole';
 
@@ -8,8 +8,13 @@ const SHORT: Record<string, string> = {
   rubber: 'rubber',
   pushon: 'push-on',
   coolant: 'coolant',
+  oil: 'oil rubber',
+  silicone: 'silicone',
+  charge: 'charge air',
   fuel: 'fuel',
   vacuum: 'vacuum',
+  crimped: 'crimped rubber',
+  'crimped-ptfe': 'crimped PTFE',
 };
 
 /** Every line of the job as a tag: number, service, name, hose, joints, state. */
@@ -34,7 +39,7 @@ export class LineRack {
 
   protected hose(l: AssembledLine): string {
     const names = l.pieces.map(({ hose }) =>
-      hose ? `${formatDash(hose.dash)} ${SHORT[hose.construction] ?? constructionById(hose.construction).name}` : 'no hose yet',
+      hose ? `${hoseSize(hose)} ${SHORT[hose.construction] ?? constructionById(hose.construction).name}` : 'no hose yet',
     );
     const hose =
       names.length === 0 ? 'no hose' : names.length > 1 && new Set(names).size === 1 ? `${names.length} × ${names[0]}` : names.join(', ');

@@ -8,6 +8,7 @@ import {
   formatDash,
   formatQuantity,
   hoseLimits,
+  hoseSize,
   hosesOfSize,
   LONGEST_LINE_MM,
   straightened,
@@ -75,7 +76,8 @@ export class PieceForm {
   /** As far as it is known. */
   private readonly made = computed(() => {
     const { hose, piece } = this.piece();
-    return { construction: hose?.construction ?? piece.wanted?.construction ?? null, dash: hose?.dash ?? piece.wanted?.dash ?? null };
+    const { construction = null, dash } = piece.wanted ?? {};
+    return { construction: hose?.construction ?? construction, size: hose ? hoseSize(hose) : dash === undefined ? null : formatDash(dash) };
   });
   protected readonly constructions = computed((): Choice<string | null>[] => [
     ...(this.made().construction === null ? [CHOOSE] : []),
@@ -88,21 +90,19 @@ export class PieceForm {
     const limits = hose && `${hoseLimits(hose, this.preferences.system())}.`;
     return limits || why ? [limits && limits.charAt(0).toUpperCase() + limits.slice(1), why].filter(Boolean).join(' ') : null;
   });
-  protected readonly sizes = computed((): Choice<number | null>[] => {
-    const { construction, dash } = this.made();
-    const sizes = [
-      ...new Set(
-        this.hoses()
-          .filter((h) => h.construction === construction)
-          .map((h) => h.dash),
-      ),
-    ].sort((a, b) => a - b);
-    return [...(dash === null ? [CHOOSE] : []), ...sizes.map((d) => ({ value: d, name: formatDash(d) }))];
+  /** Inch sizes, then those that are called by their metric bore. */
+  protected readonly sizes = computed((): Choice<string | null>[] => {
+    const { construction, size } = this.made();
+    const made = this.hoses()
+      .filter((h) => h.construction === construction)
+      .sort((a, b) => Number(a.metricMm !== undefined) - Number(b.metricMm !== undefined) || a.dash - b.dash || a.boreMm - b.boreMm);
+    const sizes = [...new Set(made.map(hoseSize))];
+    return [...(size === null ? [CHOOSE] : []), ...sizes.map((name) => ({ value: name, name }))];
   });
   /** Where several makers have the same construction and size. */
   protected readonly makes = computed((): Choice<string | null>[] => {
-    const { construction, dash } = this.made();
-    const same = construction === null || dash === null ? [] : hosesOfSize({ hoses: this.hoses() }, construction, dash);
+    const { construction, size } = this.made();
+    const same = construction === null || size === null ? [] : hosesOfSize({ hoses: this.hoses() }, construction, size);
     return same.length > 1 ? same.map(({ id, name }) => ({ value: id, name })) : [];
   });
   protected readonly ends = computed((): Choice<string | null>[] => {
@@ -124,7 +124,7 @@ export class PieceForm {
   protected readonly row = new RowForm(
     new FormGroup({
       construction: new FormControl<string | null>(null),
-      dash: new FormControl<number | null>(null),
+      size: new FormControl<string | null>(null),
       hose: new FormControl<string | null>(null),
       endA: new FormControl<string | null>(null),
       endB: new FormControl<string | null>(null),
@@ -217,10 +217,10 @@ export class PieceForm {
 
   /** What was set in the form, as the piece keeps it. */
   private save({ line, piece }: Shown, set: Partial<ReturnType<typeof this.row.group.getRawValue>>, version: number): void {
-    const { construction, dash, hose, length, as, slack, has, provisional, source } = set;
+    const { construction, size, hose, length, as, slack, has, provisional, source } = set;
     const next: Set = {
-      ...(construction !== undefined || dash !== undefined
-        ? this.hoseFor({ ...this.made(), ...(construction === undefined ? {} : { construction }), ...(dash === undefined ? {} : { dash }) })
+      ...(construction !== undefined || size !== undefined
+        ? this.hoseFor({ ...this.made(), ...(construction === undefined ? {} : { construction }), ...(size === undefined ? {} : { size }) })
         : {}),
       ...(hose ? { hose } : {}),
       ...(set.endA ? { endA: set.endA } : {}),
@@ -242,11 +242,12 @@ export class PieceForm {
   }
 
   /** A hose of a construction in the size that is wanted, or the first it is made in; while there is none, what is wanted. */
-  private hoseFor({ construction, dash }: { construction: string | null; dash: number | null }): Set {
+  private hoseFor({ construction, size }: { construction: string | null; size: string | null }): Set {
     const made = this.hoses().filter((h) => h.construction === construction);
-    const found: Hose | undefined = made.find((h) => h.dash === dash) ?? made[0];
+    const found: Hose | undefined = made.find((h) => hoseSize(h) === size) ?? made[0];
     if (found) return { hose: found.id };
-    return { hose: null, wanted: { ...(construction === null ? {} : { construction }), ...(dash === null ? {} : { dash }) } };
+    const dash = size?.startsWith('-') ? Number(size.slice(1)) : undefined;
+    return { hose: null, wanted: { ...(construction === null ? {} : { construction }), ...(dash === undefined ? {} : { dash }) } };
   }
 }
 

@@ -7,6 +7,7 @@ import {
   hoseEndDrawing,
   partGroups,
   partsList,
+  sameSize,
   type Catalogue,
   type Drawing,
   type PartRow,
@@ -88,7 +89,7 @@ function drawingOf(row: PartRow, catalogue: Catalogue): Drawing | null {
   if (end)
     return hoseEndDrawing(
       end,
-      catalogue.hoses.find((h) => h.construction === end.construction && h.dash === end.dash),
+      catalogue.hoses.find((h) => h.construction === end.construction && sameSize(h, end)),
       SIZE,
     );
   const hose = catalogue.hoses.find((h) => h.id === row.id);

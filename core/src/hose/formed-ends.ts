@@ -1,0 +1,71 @@
+import { endForm, parseConnector } from '../connectors/index.js';
+import { series, type Series } from '../fittings/index.js';
+import { formatDash } from '../units/index.js';
+import type { Hose, HoseEnd } from './hose.js';
+
+/** How the end of a tube is formed, and by how much the tube runs on beyond its seat for it, mm. Common practice. */
+const FORMED: readonly {
+  readonly ends: Series;
+  readonly name: string;
+  readonly id: string;
+  readonly takesMm: number;
+  readonly most: number;
+}[] = [
+  { ends: 'an swivel', name: '37° flare with sleeve and nut', id: '', takesMm: 1, most: 16 },
+  { ends: 'sae45 swivel', name: '45° flare with nut', id: 'sae45', takesMm: 1, most: 12 },
+  { ends: 'inverted m', name: 'inverted flare with nut', id: 'inverted', takesMm: 3, most: 8 },
+];
+const SOURCE = 'common practice: flare a trial piece first';
+
+/** The ends of a tube: flares with their nuts, or a bead for a hose over it. What the flare takes is added to the cut. */
+export function formedEnds({ construction, dash, boreMm, outsideMm }: Hose): HoseEnd[] {
+  const base = {
+    construction,
+    dash,
+    angleDeg: 0,
+    bMm: 0,
+    bendRadiusMm: 0,
+    material: construction === 'aluminium-tube' ? 'aluminium' : 'steel',
+    source: SOURCE,
+  };
+  const flares = FORMED.flatMap(({ ends, name, id, takesMm, most }) =>
+    series[ends]
+      .filter((end) => end.dash === dash && dash <= most)
+      .map(({ notation }): HoseEnd => {
+        const connector = parseConnector(notation);
+        return {
+          ...base,
+          id: `end-${construction}-${dash}-0${id ? `-${id}` : ''}`,
+          name: `Tube end ${formatDash(dash)}, ${name}`,
+          connector,
+          boreMm: Math.min(boreMm, Math.floor(endForm(connector).boreMm * 10) / 10),
+          aMm: -takesMm,
+          hexMm: Math.round(endForm(connector).hexMm * 1000) / 1000,
+          socketMm: tenth(outsideMm * 1.4),
+          socketLengthMm: tenth(10 + 1.6 * dash),
+        };
+      }),
+  );
+  const beads = series.bead
+    .filter((end) => end.dash === dash)
+    .map(({ notation }): HoseEnd => {
+      const connector = parseConnector(notation);
+      return {
+        ...base,
+        id: `end-${construction}-${dash}-0-bead`,
+        name: `Tube end ${formatDash(dash)}, beaded for a hose`,
+        connector,
+        boreMm: Math.min(boreMm, Math.floor(endForm(connector).boreMm * 10) / 10),
+        // the seat is where the cut hose comes to lie; the tube runs on into it
+        aMm: -tenth(endForm(connector).lengthMm),
+        hexMm: 0,
+        socketMm: tenth(outsideMm * 1.1),
+        socketLengthMm: 10,
+      };
+    });
+  return [...flares, ...beads];
+}
+
+function tenth(mm: number): number {
+  return Math.round(mm * 10) / 10;
+}
