@@ -1,5 +1,14 @@
-import { isPlain, standardFittings, standardHoseEnds, standardHoses, standardSupplies, type Catalogue } from '@gewinde/core';
-
+import {
+  fittingKind,
+  isPlain,
+  kindOf,
+  standardFittings,
+  standardHoseEnds,
+  standardHoses,
+  standardSupplies,
+  type Catalogue,
+  type Fitting,
+} from '@gewinde/core';
 import { sampleBodies } from './sample-bodies.js';
 
 const NOTE = 'sample data';
@@ -22,6 +31,27 @@ const SUPPLY_BASE: Readonly<Record<string, number>> = {
   cap: 35,
 };
 
+/** What a metre of hose costs before its size, minor units. Invented. */
+const HOSE_BASE: Readonly<Record<string, number>> = {
+  ptfe: 900,
+  rubber: 1100,
+  pushon: 500,
+  coolant: 320,
+  fuel: 420,
+  vacuum: 380,
+  oil: 360,
+  silicone: 780,
+  charge: 950,
+  crimped: 600,
+  'crimped-ptfe': 950,
+  'steel-tube': 250,
+  'aluminium-tube': 380,
+  'copper-nickel-tube': 520,
+};
+
+/** What a part with a body costs, minor units: by its mass, less where it is a shell. Invented. */
+const bodyPrice = (f: Fitting): number => (f.body ? 600 + (f.massG ?? 0) * (fittingKind(kindOf(f)).hollow ? 3.5 : 12) : 0);
+
 /**
  * The standard catalogue with invented prices, and invented parts with bodies, marked as sample data. A price grows with the metal of the part and a little with its
  * id, so that neighbouring parts differ; the same part always costs the same.
@@ -36,7 +66,7 @@ export function sampleCatalogue(): Catalogue {
         const draw = spread(`${f.id}/`);
         const supplier = SUPPLIERS[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2];
         const shelf = spread(`${f.id}.`) < 0.22 ? 1 + Math.round(spread(`${f.id}:`) * 6) : 0;
-        const extra = (f.angleDeg ? 450 : 0) + (f.ends.length - 2) * 300 + (isPlain(f) ? 0 : 900);
+        const extra = bodyPrice(f) + (f.angleDeg ? 450 : 0) + (f.ends.length - 2) * 300 + (isPlain(f) ? 0 : 900);
         return {
           ...f,
           priceMinor: price(f.id, Math.max(260, 220 + metal + extra + (f.ends.some((e) => e.swivel) ? 380 : 0))),
@@ -52,13 +82,7 @@ export function sampleCatalogue(): Catalogue {
     hoses: standardHoses().map((h) => ({
       ...h,
       name: h.name,
-      pricePerMetreMinor: price(
-        h.id,
-        { ptfe: 900, rubber: 1100, pushon: 500, coolant: 320, fuel: 420, vacuum: 380, oil: 360, silicone: 780, charge: 950 }[
-          h.construction
-        ]! +
-          h.outsideMm * 55,
-      ),
+      pricePerMetreMinor: price(h.id, HOSE_BASE[h.construction]! + h.outsideMm * 55),
       source: `${h.source}; price: ${NOTE}`,
     })),
     supplies: standardSupplies().map((s) => {

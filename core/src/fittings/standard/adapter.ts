@@ -42,10 +42,23 @@ export function adapterId(a: Connector, b: Connector, angleDeg: number): string 
 }
 
 /** Ends, angle, then what sets it apart from its plain sister: `an4fswivel+an4m~1` is one with a bore of 1 mm. */
-function partId(ends: readonly Connector[], angleDeg: number, { kind, material, boreMm, apart }: Make = {}): string {
+function partId(ends: readonly Connector[], angleDeg: number, { kind, material, boreMm, apart, called }: Make = {}): string {
+  // what has a name of its own goes by it: faces and ports together would be too long
+  if (called) return idOf(`${called} ${apart ?? ''}`);
   const words = ends.map((c) => formatConnector(c).replace(/\s+/g, '')).join('+');
   const functional = kind && fittingKind(kind).function ? `#${kind.replace(/\W/g, '')}` : '';
   return `${words}${angleDeg ? `@${angleDeg}` : ''}${boreMm ? `~${boreMm}` : functional}${material ? `#${material}` : ''}${apart ? `~${apart.replace(/\s+/g, '')}` : ''}`;
+}
+
+/** `Spacer m20x1.5, faces 62x71, 18 mm` is `spacer-m20x1.5-62x71-18mm`. */
+function idOf(name: string): string {
+  return name
+    .toLowerCase()
+    .replace(/\b(?:faces|two|gasket)\b|[,°]/g, ' ')
+    .replace(/\s*×\s*/g, 'x')
+    .replace(/ mm\b/g, 'mm')
+    .trim()
+    .replace(/\s+/g, '-');
 }
 
 /** An adapter between two connectors with dimensions that follow from its ends. */

@@ -108,7 +108,7 @@ function regulators(): Fitting[] {
   const valve = (port: string, back: string): Fitting => {
     const ends = [port, back, 'npt 1/8 f'].map(parseConnector);
     const body: Body = { ...commonBody(ends, 'valve'), passages: readPassages('1 > 2 when open; 1 - 3') };
-    return bodied(ends, 'valve', body, { called: `Regulating valve, ${port} to ${back}, gauge npt 1/8 f`, apart: 'set by its screw' });
+    return bodied(ends, 'valve', body, { called: `Regulating valve, ${port} to ${back}, gauge npt 1/8 f` });
   };
   return REGULATED.flatMap((port) => [valve(port, port), ...(port.startsWith('orb') ? [valve(port, 'an6 m')] : [])]);
 }
