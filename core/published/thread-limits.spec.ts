@@ -50,6 +50,25 @@ describe('ISO 965-1: tolerances of 6g and 6H, µm, as printed (from memory)', ()
     ]).toEqual(printed);
   });
 
+  it.each([
+    // formulas of the standard, rounded to R40: Td = 180 P^(2/3) − 3.15/√P, TD2 = 1.32 · 90 P^0.4 · d^0.1, d the mean of its step
+    ['M100×6', 81, 600, 300, 400, 800],
+    ['M20×3', 48, 375, 180, 236, 500],
+  ])('%s, which the tables do not print, by its formulas, and says so', (designation, ...reckoned) => {
+    const thread = parseThread(designation);
+    const { external, internal, classes } = threadLimits(thread);
+    const micrometres = (mm: number): number => Math.round(mm * 1e4) / 10;
+    const wide = ({ min, max }: { min: number; max: number }): number => micrometres(max - min);
+    expect(classes).toBe('6g/6H by formula');
+    expect([
+      micrometres(thread.majorMm - external.major.max),
+      wide(external.major),
+      wide(external.pitch),
+      wide(internal.pitch),
+      wide(internal.minor),
+    ]).toEqual(reckoned);
+  });
+
   it('are there for every metric thread of the library: none is reckoned by formula', () =>
     expect(
       threadLibrary

@@ -71,8 +71,8 @@ test('a part of the store is put into a way of a line by name, its ports left fo
   const { job, lines } = await copyOfMagpie(request, 'B-2');
   await page.goto(`/job/${job.id}/lines/${lines[12]!.id}`);
   await page.getByRole('link', { name: 'Store' }).click();
-  await page.getByLabel('Words').fill('sandwich plate 3/4');
-  await page.getByRole('button', { name: /^Sandwich plate 3\/4-16/ }).click();
+  await page.getByLabel('Words').fill('sandwich plate 3/4 two -10 ports');
+  await page.getByRole('button', { name: /^Sandwich plate 3\/4-16, two -10 ports/ }).click();
   await page.getByRole('button', { name: 'Use in B-2' }).click();
   await page.getByRole('dialog').getByLabel('Where').selectOption('L13 Filter on its head, between the two ports');
   await page.getByRole('dialog').getByRole('button', { name: 'Use it there' }).click();

@@ -69,14 +69,16 @@ test('from a new job to a checked line by keyboard alone', async ({ page, reques
 
   await tabTo(page, 'Hose');
   await page.keyboard.type('PTFE');
-  await expect(page.getByRole('button', { name: /^Take way 1/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Take way 1,/ })).toBeVisible();
   await page.getByRole('combobox', { name: 'Size' }).focus();
   await page.keyboard.type('-4');
-  await expect(page.getByRole('combobox', { name: 'Size' })).toHaveValue(/: 4$/);
-  await page.getByRole('button', { name: /^Take way 1/ }).focus();
+  await expect(page.getByRole('combobox', { name: 'Size' })).toHaveValue(/: -4$/);
+  await page.getByRole('button', { name: /^Take way 1,/ }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Ways from Turbo, inlet to the hose end' })).toBeVisible();
-  await page.getByRole('button', { name: /^Take way 1/ }).focus();
+  // first stands another end that goes straight on the port
+  await expect(page.getByRole('button', { name: 'Take way 1, Straight on the port' })).toBeVisible();
+  await page.getByRole('button', { name: /^Take way 2, -4 to ORB -4/ }).focus();
   await page.keyboard.press('Enter');
   await page.getByLabel('Taped length').focus();
   await page.keyboard.type('500');

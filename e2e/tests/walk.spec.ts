@@ -44,9 +44,19 @@ test('from an empty board to cut tickets and a parts list, and home again as a f
     await page.getByRole('combobox', { name: 'Hose', exact: true }).selectOption({ label: 'PTFE core, steel braid' });
     await page.getByLabel('Size').selectOption('-6');
     await page.getByRole('combobox', { name: 'End B', exact: true }).selectOption('45°');
-    await page.getByRole('button', { name: /^Take way 1/ }).click();
+    // an end that needs no adapter stands first, and says that it does not turn
+    await expect(
+      page.getByRole('row', { name: /^Straight on the port with Olive end -6.*it does not turn: screw it in first/ }),
+    ).toBeVisible();
+    await page
+      .getByRole('button', { name: /^Take way \d, M14 to -6/ })
+      .first()
+      .click();
     await expect(page.getByRole('heading', { name: /Ways from Turbo, oil inlet/ })).toBeVisible(); // on to the open end by itself
-    await page.getByRole('button', { name: /^Take way 1/ }).click();
+    await page
+      .getByRole('button', { name: /^Take way \d, -6 to ORB -6/ })
+      .first()
+      .click();
     await page.getByLabel('Taped length').fill('26 1/8 in');
     await page.getByLabel('Taped length').press('Enter');
     const sum = page.getByRole('table', { name: 'Cut length' });

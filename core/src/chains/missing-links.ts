@@ -20,6 +20,8 @@ export interface MissingLink {
   readonly before: readonly ChainLink[];
   readonly after: readonly ChainLink[];
   readonly shopMade?: ShopMade;
+  /** The catalogue has it: what is missing is the short hose that leads to it. */
+  readonly known?: true;
 }
 
 const MOST_LINKS = 3;
@@ -46,7 +48,7 @@ export function findMissingLinks(query: ChainQuery, index: SealingIndex, best: n
     if (!links.has(notation) && links.size < MOST_LINKS) links.set(notation, gap);
   }
   return [...links].map(([notation, { gap: _, ...link }]) => {
-    const made = shopMade(link.from, link.to, index);
+    const made = link.known ? undefined : shopMade(link.from, link.to, index);
     return { ...link, notation, ...(made ? { shopMade: made } : {}) };
   });
 }
@@ -62,8 +64,11 @@ function gapBetween(
   index: SealingIndex,
   best: number | undefined,
 ): Gap | undefined {
-  const a = index.counterpartOf(from);
-  const b = index.counterpartOf(to);
+  const [a, b] = [index.counterpartOf(from), index.counterpartOf(to)];
+  if (a && b && before.length + after.length === 0) {
+    const step = stepJoiner(a, b, index, best);
+    if (step) return step;
+  }
   if (!a || !b || index.hasPart(a, b)) return undefined;
   const others = before.length + after.length;
   const saved = best === undefined ? undefined : best - 1 - others;
@@ -75,6 +80,19 @@ function gapBetween(
         ? 'closes the gap with one part and two joints'
         : 'closes the gap together with one fitting of the catalogue';
   return { from: a, to: b, saves: words, before, after, gap: sizeGap(a, b) };
+}
+
+/**
+ * A hose over a barb or bead on the one side, and a barb into a hose on the other: no part has both. A step joiner between two barbs does
+ * it, with a short hose over the first.
+ */
+function stepJoiner(a: Connector, b: Connector, index: SealingIndex, best: number | undefined): Gap | undefined {
+  if (best !== undefined || a.family !== 'barb' || b.family !== 'barb' || a.gender === b.gender) return undefined;
+  const [hose, barb] = a.gender === 'female' ? [a, b] : [b, a];
+  const joiner: Connector = { family: 'barb', size: hose.size, gender: 'male' };
+  const [from, to] = a.gender === 'female' ? [joiner, barb] : [barb, joiner];
+  const saves = `closes the gap with a short hose ${hose.size} over the end of that size, clamped at both ends`;
+  return { from, to, saves, before: [], after: [], gap: sizeGap(from, to), ...(index.hasPart(from, to) ? { known: true as const } : {}) };
 }
 
 /** What one plain fitting exposes, with the cheapest such fitting. */

@@ -1,10 +1,12 @@
-import { bareConnector, connectorKey, sizeGroup, type Connector } from '../connectors/index.js';
+import { bareConnector, connectorKey, endForm, sizeGroup, type Connector } from '../connectors/index.js';
 import { isClosing, isPlain, joinsInside, kindOf, lengthBetween, turnBetween, type Fitting } from '../fittings/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import { counterpart } from './counterpart.js';
 
 /** Joints weigh more than any cost. */
 export const JOINT = 1e10;
+/** What a part passes of the bore of its end, where nothing else in it is narrower. */
+const WHOLE_BORE = 0.95;
 /** A joint that seals at a risk weighs as several proper ones. */
 export const RISK = 4 * JOINT;
 
@@ -145,12 +147,14 @@ export class SealingIndex {
     return distance;
   }
 
-  /** Two-ended straight plain parts with this end, the cheapest of each metal. */
+  /** Two-ended straight plain parts with this end in its whole bore, the cheapest of each metal. */
   cheapestWith(node: number): ReadonlyMap<string, Fitting> {
     return this.cheapest.get(node) ?? new Map<string, Fitting>();
   }
 
   private noteCheapest(node: number, fitting: Fitting): void {
+    // a throat further in would stay when two halves are made into one
+    if ((fitting.boreMm ?? Infinity) < WHOLE_BORE * endForm(bareConnector(this.connectors[node]!)).boreMm) return;
     const metals = this.cheapest.get(node) ?? new Map<string, Fitting>();
     const known = metals.get(fitting.material ?? '');
     if (!known || (fitting.priceMinor ?? Infinity) < (known.priceMinor ?? Infinity)) metals.set(fitting.material ?? '', fitting);

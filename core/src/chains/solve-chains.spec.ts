@@ -1,4 +1,4 @@
-import { formatConnector, parseConnector } from '../connectors/index.js';
+import { formatConnector, endForm, parseConnector } from '../connectors/index.js';
 import { adapter, standardFittings, turnBetween, type Fitting } from '../fittings/index.js';
 import { counterpart, solveChains, usualWeights, whyNone } from './index.js';
 
@@ -167,6 +167,27 @@ describe('missing links', () => {
     expect(link).toMatchObject({ notation: 'npt 1/8 m to an12 m', saves: 'saves 1 part and one joint', before: [], after: [] });
     expect(link!.shopMade!.parts.every((id) => byId.has(id))).toBe(true);
     expect(link!.shopMade!.risk).toContain('Pressure-test');
+  });
+
+  it('are never made of a half that is narrower inside than the end it gives', () => {
+    for (const [from, to] of [
+      ['npt 1/8 f', 'an12 f swivel'],
+      ['m22x1.5 f washer', 'an16 f swivel'],
+      ['m10x1 f washer', 'npt 3/4 m'],
+    ] as const)
+      for (const { shopMade, from: a, to: b } of links(from, to))
+        for (const id of shopMade?.parts ?? []) {
+          const half = byId.get(id)!;
+          const end = half.ends.find((e) => [a, b].some((c) => formatConnector(c) === formatConnector(e)))!;
+          expect(half.boreMm!).toBeGreaterThanOrEqual(0.95 * endForm(end).boreMm);
+        }
+  });
+
+  it('of a hose over a bead and a barb into another hose is a step joiner with a short hose, whether or not the catalogue has it', () => {
+    const [joiner] = links('bead 5/16', 'hose 1/2', []);
+    expect(joiner).toMatchObject({ notation: 'barb 5/16 to barb 1/2', saves: expect.stringMatching(/a short hose 5\/16 over/) as string });
+    expect(joiner!.known).toBeUndefined();
+    expect(links('bead 5/16', 'hose 3/8', standardFittings())[0]).toMatchObject({ notation: 'barb 5/16 to barb 3/8', known: true });
   });
 
   it('close a gap together with a part that is there, where the part alone exists but does not do', () => {

@@ -1,5 +1,5 @@
 import { endForm } from '../connectors/index.js';
-import { constructionById, type Hose, type HoseEnd } from '../hose/index.js';
+import { constructionById, isCutEnd, type Hose, type HoseEnd } from '../hose/index.js';
 import { drawBody, type BodyStyle } from './body.js';
 import type { Section } from './section.js';
 import { drawBent, type DrawnPart } from './draw-adapter.js';
@@ -18,7 +18,7 @@ const GAP = 1;
 export function drawHoseEnd(frame: Frame, end: HoseEnd, hose: Hose | undefined, style: BodyStyle, sense: 1 | -1 = 1): DrawnPart {
   const endStyle = constructionById(end.construction).endStyle;
   // a cut hose closes round its barb, so its last stretch is drawn with the end, over the barb
-  if (endStyle === 'clamp')
+  if (isCutEnd(end))
     return { shapes: hose ? [...drawHose(frame, -hose.boreMm * 1.3 - 14, hose, style), ...drawClamp(frame, hose)] : [], after: frame };
   if (endStyle === 'formed') return drawFormed(frame, end, style);
   const bore = end.boreMm / 2;

@@ -1,6 +1,6 @@
 import type { FluidId } from '../fluids/index.js';
 import { formatDash, formatQuantity, type UnitSystem } from '../units/index.js';
-import type { Hose as HoseRow } from './hose-schema.js';
+import type { Hose as HoseRow, HoseEnd as EndRow } from './hose-schema.js';
 
 export type { Hose, HoseEnd } from './hose-schema.js';
 
@@ -41,7 +41,13 @@ export const constructions: readonly Construction[] = [
     fluids: ['engine oil', 'coolant', 'air'],
     school: 'Quick and light for returns and breathers; no clamp, low pressure only.',
   },
-  { id: 'coolant', name: 'coolant rubber', endStyle: 'clamp', fluids: ['coolant', 'air'], school: 'Cheap and known; never oil.' },
+  {
+    id: 'coolant',
+    name: 'coolant rubber',
+    endStyle: 'clamp',
+    fluids: ['coolant'],
+    school: 'Cheap and known; never oil, nor air that carries oil.',
+  },
   {
     id: 'oil',
     name: 'oil rubber, textile braid',
@@ -118,6 +124,16 @@ export const constructions: readonly Construction[] = [
 /** Its size as it is called: `-6`, or `16 mm` where it is made to a metric bore. */
 export function hoseSize({ dash, metricMm }: Pick<HoseRow, 'dash' | 'metricMm'>): string {
   return metricMm === undefined ? formatDash(dash) : `${metricMm} mm`;
+}
+
+/** The end of a hose that is the cut hose itself, to be clamped over a barb or bead. */
+export function isCutEnd({ connector: { family, gender } }: Pick<EndRow, 'connector'>): boolean {
+  return family === 'barb' && gender === 'female';
+}
+
+/** An end is another part than its hose, and the two make a joint: neither the cut hose itself, nor a flare formed from its tube. */
+export function joinsHose(end: Pick<EndRow, 'connector' | 'construction'>): boolean {
+  return !isCutEnd(end) && constructionById(end.construction).endStyle !== 'formed';
 }
 
 /** An end goes on a hose: made for its construction and its size. */

@@ -1,4 +1,15 @@
-export { constructions, constructionById, hoseLimits, hoseSize, sameSize, type Construction, type Hose, type HoseEnd } from './hose.js';
+export {
+  constructions,
+  constructionById,
+  hoseLimits,
+  hoseSize,
+  isCutEnd,
+  joinsHose,
+  sameSize,
+  type Construction,
+  type Hose,
+  type HoseEnd,
+} from './hose.js';
 export { tubeMetals, tubePressure } from './hard-lines.js';
 export { HoseSchema, HoseEndSchema } from './hose-schema.js';
 export { standardHoses } from './standard-hoses.js';

@@ -24,24 +24,35 @@ export function standardHoseEnds(): HoseEnd[] {
     const style = constructionById(hose.construction).endStyle;
     if (style === 'clamp') return [cutEnd(hose)];
     if (style === 'formed') return formedEnds(hose);
-    const angles = style === 'push-on' ? hoseEndAngles.filter((a) => [0, 45, 90].includes(a)) : hoseEndAngles;
-    return angles.map((angle) => swivelEnd(hose.construction, hose.dash, hose.outsideMm, angle));
+    const angles = style === 'push-on' ? PUSH_ON_ANGLES : hoseEndAngles;
+    const swivels = angles.map((angle) => swivelEnd(hose.construction, hose.dash, hose.outsideMm, angle));
+    // a school clamps it over a barb as any other rubber hose
+    return style === 'push-on' ? [...swivels, cutEnd(hose)] : swivels;
   });
   return [...plain, ...hoses.flatMap(furtherEnds)];
 }
 
-/** Ends that go straight on a port, by the kind of connector and the angles they are made at. Common practice. */
+/**
+ * Ends that go straight on a port, by the kind of connector and the angles they are made at: what has a nut that turns at all of them, what is
+ * screwed in rigid straight, or bent where it can be aimed. Common practice.
+ */
 const FURTHER: readonly (readonly [ends: Series, angles: readonly number[]])[] = [
   ['orb m', [0]],
-  ['npt m', [0]],
-  ['r m', [0]],
+  ['orb adjustable', [45, 90]],
+  ['npt m', [0, 45, 90]],
+  ['npsm swivel', [0, 45, 90]],
+  ['r m', [0, 90]],
   ['metric m', [0]],
   ['metric ring m', [0]],
-  ['g swivel', [0, 45, 90]],
-  ['cone24 light swivel', [0, 90]],
+  ['g swivel', hoseEndAngles],
+  ['cone24 light swivel', hoseEndAngles],
+  ['cone24 heavy swivel', [0, 45, 90]],
   ['banjo', [90]],
-  ['qc f', [0, 90]],
+  ['flange', [0, 45, 90]],
+  ['qc f', [0, 45, 90]],
 ];
+/** Push-on hose is made up with fewer. */
+const PUSH_ON_ANGLES: readonly number[] = [0, 45, 90];
 
 /** The same hose with an end that needs no adapter, and with a nut one size smaller or larger. */
 function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
@@ -49,10 +60,11 @@ function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
   if (endStyle === 'clamp' || endStyle === 'formed') return [];
   const row = series['an swivel'];
   const at = row.findIndex((end) => end.dash === dash);
-  const stepped = [row[at - 1], row[at + 1]].flatMap((end) => (end && at >= 0 ? [{ end, angles: [0, 45, 90] }] : []));
+  const stepped = [row[at - 1], row[at + 1]].flatMap((end) => (end && at >= 0 ? [{ end, angles: hoseEndAngles }] : []));
   const others = FURTHER.flatMap(([name, angles]) => series[name].filter((end) => end.dash === dash).map((end) => ({ end, angles })));
+  const made = endStyle === 'push-on' ? PUSH_ON_ANGLES : hoseEndAngles;
   return [...stepped, ...others].flatMap(({ end: { notation }, angles }) =>
-    angles.map((angle) => swivelEnd(construction, dash, outsideMm, angle, parseConnector(notation))),
+    angles.filter((a) => made.includes(a)).map((angle) => swivelEnd(construction, dash, outsideMm, angle, parseConnector(notation))),
   );
 }
 
@@ -97,7 +109,7 @@ function cutEnd({ construction, dash, metricMm, outsideMm }: Hose): HoseEnd {
   const size = metricMm === undefined ? dashToFraction(dash) : `${metricMm}mm`;
   const bore = metricMm === undefined ? `${size} in` : `${metricMm} mm`;
   return {
-    id: `end-${construction}-${metricMm === undefined ? dash : size}-0`,
+    id: `end-${construction}-${metricMm === undefined ? dash : size}-0${constructionById(construction).endStyle === 'clamp' ? '' : '-cut'}`,
     name: `Cut end ${bore}, clamped over a barb`,
     construction,
     dash,

@@ -1,10 +1,18 @@
-import { constructionById, constructions, cutLength, CutLengthError, hoseEndProblem, type Hose, type HoseEnd } from '../hose/index.js';
+import {
+  constructionById,
+  constructions,
+  cutLength,
+  CutLengthError,
+  hoseEndProblem,
+  joinsHose,
+  type Hose,
+  type HoseEnd,
+} from '../hose/index.js';
 import { lengthBetween, turnBetween } from '../fittings/index.js';
 import { findHose, findHoseEnd, fluidOf, type Catalogue, type Line, type Piece } from '../job/index.js';
 import { formatDash } from '../units/index.js';
 import type { AssembledPiece, AssembledWay, CutArithmetic } from './assembled-line.js';
 import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
-import { hasOwnJoint } from './number-joints.js';
 
 type Say = (rule: LineRule, message: string, more?: { hint?: string; remedies?: readonly Remedy[] }) => void;
 
@@ -28,7 +36,7 @@ export function pieceParts(line: Line, piece: Piece, catalogue: Catalogue, findi
     const problem = found && hose && hoseEndProblem(found, hose);
     if (found) {
       // the joint between the two says it where there is one
-      if (problem && !hasOwnJoint(found.construction)) say('end-off-hose', `End ${side}: ${problem}`);
+      if (problem && !joinsHose(found)) say('end-off-hose', `End ${side}: ${problem}`);
     } else if (id !== null) say('end-not-chosen', `The end "${id}" is no longer in the catalogue (end ${side}).`);
     else if (hose) {
       const angle = piece.wanted?.[`angle${side}`];

@@ -1,5 +1,5 @@
 import type { Connector } from '../connectors/index.js';
-import { constructionById, hoseJoint } from '../hose/index.js';
+import { hoseJoint, joinsHose } from '../hose/index.js';
 import { besides, branchKeys, hoseJointId, jointId } from '../job/index.js';
 import { makeUpBetween, mate, metalOf, type Mating, type Metal } from '../seals/index.js';
 import {
@@ -131,7 +131,7 @@ function onHose(piece: AssembledPiece | undefined, beside: readonly (AssembledWa
   if (!piece || !hose) return [];
   return (['A', 'B'] as const).flatMap((side, i) => {
     const end = piece[`end${side}`];
-    if (!end || !beside[i]?.fittings || !hasOwnJoint(end.construction)) return [];
+    if (!end || !beside[i]?.fittings || !joinsHose(end)) return [];
     return [
       {
         id: hoseJointId(piece.piece.key, side),
@@ -142,11 +142,6 @@ function onHose(piece: AssembledPiece | undefined, beside: readonly (AssembledWa
       } as const,
     ];
   });
-}
-
-/** An end is another part than its hose, and the two make a joint. */
-export function hasOwnJoint(construction: string): boolean {
-  return !['clamp', 'formed'].includes(constructionById(construction).endStyle);
 }
 
 function stateOf({ mating: { outcome, seal }, uncertain }: Unnumbered, made: boolean): JointState {

@@ -4,7 +4,7 @@ import { formatConnector, parseConnector } from '../connectors/index.js';
 import { findHoseEnd } from '../job/index.js';
 import { assembleLine, gapOf, otherEnds, takeWayCommands, waysAcross } from './index.js';
 
-/** Its far end is bent otherwise, and no boss end is made so. */
+/** With a far end that is not bent. */
 const straight = withPiece(feed, { endB: 'end-ptfe-6-0' });
 const way = (line = feed, at = 0) => assembleLine(line, document, catalogue).ways[at]!;
 const ask = (line = feed, at = 0, wishes = {}) => waysAcross(gapOf(way(line, at))!, catalogue, { wishes });
@@ -23,7 +23,7 @@ describe('ways to the other ends of a hose', () => {
     expect(ways[1]!.otherEnd).toBeUndefined();
     expect(ways.map((w) => w.jointCount)).toEqual([...ways.map((w) => w.jointCount)].sort((a, b) => a - b));
     // from the far end of the line too, which is told from port A
-    expect(ask(feed, 1).ways[0]!.otherEnd).toBeUndefined();
+    expect(ask(feed, 1).ways[0]!.otherEnd).toBe('end-ptfe-6-45-orb6madjustable');
     expect(ask(straight, 1).ways[0]).toMatchObject({ jointCount: 1, otherEnd: 'end-ptfe-6-0-orb6m' });
   });
 
@@ -62,6 +62,8 @@ describe('ways to the other ends of a hose', () => {
   it('never make a hose that is screwed in rigid at both ends', () => {
     expect(goals('end-ptfe-6-0', 'end-ptfe-6-0-orb6m')).not.toContain('m14x1.5 m washer');
     expect(goals('end-ptfe-6-0', 'end-ptfe-6-0-orb6m')).toContain('g 1/4 f swivel');
+    // a locknut aims it, and it goes in with the hose all the same
+    expect(goals('end-ptfe-6-90', 'end-ptfe-6-0-orb6m')).not.toContain('orb6 m adjustable');
     const rigid = withPiece(feed, { endB: 'end-ptfe-6-0-orb6m' });
     expect(ask(rigid).ways.some((w) => w.otherEnd === 'end-ptfe-6-0-m14x1.5mwasher')).toBe(false);
   });

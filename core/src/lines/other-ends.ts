@@ -1,5 +1,5 @@
-import { turnsFreely, type ChainGoal, type ChainWeights } from '../chains/index.js';
-import { connectorKey, connectorThread, type Connector } from '../connectors/index.js';
+import type { ChainGoal, ChainWeights } from '../chains/index.js';
+import { connectorKey, connectorThread, familyById, type Connector } from '../connectors/index.js';
 import { endsForHose, findHose, findHoseEnd, type Catalogue } from '../job/index.js';
 import { constructionById, type HoseEnd } from '../hose/index.js';
 
@@ -44,9 +44,9 @@ export function otherEnds(
   return [...best.values()];
 }
 
-/** The end of a hose can be made up without turning the hose: its nut turns, or it has no thread at all. */
+/** The end of a hose can be made up without turning the hose: its nut or bolt turns, or it has no thread at all. One with a locknut goes in with the hose. */
 export function canBeScrewedOn(end: Connector): boolean {
-  return turnsFreely(end) || connectorThread(end) === undefined;
+  return end.swivel === true || familyById(end.family).aims === true || connectorThread(end) === undefined;
 }
 
 /** Of a tube: flared or beaded from the tube itself, with a nut that turns on it. */

@@ -19,6 +19,7 @@ export class MissingParts {
     this.answer().missingLinks.map((link) => ({
       notation: link.notation,
       saves: link.saves,
+      known: link.known ?? false,
       with: [...link.before, ...link.after].map((l: ChainLink) => this.name(l.id)),
       made: link.shopMade && { ...link.shopMade, parts: link.shopMade.parts.map((id) => this.name(id)) },
     })),

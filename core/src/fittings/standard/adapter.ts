@@ -89,9 +89,12 @@ export function branched(ends: readonly Connector[], make: Make = {}): Fitting {
   return part(ends, make, { hexMm, boreMm, legsMm, lengthMm: legsMm[0]! + legsMm[1]! }, partId(ends, 0, make));
 }
 
+/** Ends beside the main flow: they do not narrow it. */
+const BESIDE = /gauge|drain$|feed/;
+
 /** A part with a body of its own, by common proportions. */
 export function withBody(ends: readonly Connector[], kind: FittingKindId, make: Make = {}, body: Body = commonBody(ends, kind)): Fitting {
-  const bore = Math.min(...ends.map((end) => endForm(end).boreMm));
+  const bore = Math.min(...ends.filter((_, i) => !BESIDE.test(body.places[i]?.name ?? '')).map((end) => endForm(end).boreMm));
   const bare = part(
     ends,
     { ...make, kind },
