@@ -2,8 +2,10 @@ import {
   counterpart,
   formatConnector,
   coverageOf,
+  isClosing,
   isSpanner,
   kindOf,
+  mate,
   parseConnector,
   partRating,
   standardFittings,
@@ -24,6 +26,43 @@ describe("makers' common adapters (common practice): each family of the trade to
       expect(row.missing).toEqual([]);
     },
   );
+
+  it.each([
+    'an8 m',
+    'an8 f swivel',
+    'orb8 f',
+    'orb8 m',
+    'npt 3/8 f',
+    'npt 3/8 m',
+    'npsm 3/8 f swivel',
+    'r 1/8 m',
+    'rc 1/8 f',
+    'g 1/4 f',
+    'g 1/4 m washer',
+    'g 1/4 f swivel',
+    'm14x1.5 f washer',
+    'm14x1.5 m washer',
+    'm14x1.5 f oring',
+    'cone24 m16x1.5 m 10l',
+    'cone24 m16x1.5 f 10l swivel',
+    'sae45-6 m',
+    'sae45-6 f swivel',
+    'inverted 3/16 f',
+    'inverted 3/16 m',
+    '9/16-18 f washer',
+    'barb 3/8',
+    'barb 10mm',
+    'bead 3/4',
+    'hose 3/8',
+    'qc 3/8 m',
+    'qc 3/8 f',
+    'flange 2x44 bore 20',
+    'post 3/4-16 m',
+  ])('something closes %s, properly', (notation) => {
+    const open = parseConnector(notation);
+    const closing = all.filter((f) => f.ends.length === 1 && isClosing(f));
+    expect(closing.some((f) => mate(open, f.ends[0]!).outcome === 'seals' && !mate(open, f.ends[0]!).risk)).toBe(true);
+  });
 
   it('tells what a thinner catalogue lacks', () => {
     const thin = coverageOf(all.filter((f) => !/^m14x1\.5mwasher\+an6m(#|$)/.test(f.id)));

@@ -61,7 +61,8 @@ export function titles(assembled: AssembledLine, { width, height, jobNumber, sys
       ],
       stroke: 'frame',
     },
-    text(24, height - 15, clipped(limitsInWords(assembled, system), left), 12, 'quiet'),
+    // what is printed and downloaded with stands at the left of it
+    text(left - 12, height - 15, clipped(limitsInWords(assembled, system), left - 60), 12, 'quiet', 'end'),
     text(left + 8, top + 15, `${jobNumber} · L${line.number}`, 13, 'figure'),
     text(width - 16, top + 15, `rev ${line.version}`, 12, 'quiet', 'end'),
     text(left + 8, height - 15, 'joints', 11, 'quiet'),
@@ -83,7 +84,11 @@ function cutInWords({ cut }: AssembledPiece, system: UnitSystem): string {
 
 /** What the hoses bear, the different ones once: what is printed must not be looked up elsewhere. */
 function limitsInWords({ pieces }: AssembledLine, system: UnitSystem | undefined): string {
-  return [...new Set(pieces.flatMap(({ hose }) => (hose ? [`${hoseSize(hose)} hose ${hoseLimits(hose, system)}`] : [])))].join('; ');
+  const words = pieces.flatMap(({ hose }) => {
+    const what = hose && (constructionById(hose.construction).endStyle === 'formed' ? 'tube' : 'hose');
+    return hose ? [`${hoseSize(hose)} ${what} ${hoseLimits(hose, system)}`] : [];
+  });
+  return [...new Set(words)].join('; ');
 }
 
 /** `-6 PTFE core, steel braid`; the different ones where there are several. */

@@ -68,7 +68,7 @@ export function withCut(
   checkSeats(line, piece, beside, say);
   if (!endA || !endB) return assembled;
   try {
-    const cut = arithmetic(piece, piece.length, endA, endB);
+    const cut = arithmetic(piece, piece.length, [endA, endB], assembled.hose);
     if (assembled.hose) checkCrimped(line, piece, assembled.hose, cut, say);
     return { ...assembled, cut: { ...cut, ...madeBefore(piece, cut, say) } };
   } catch (error) {
@@ -78,12 +78,19 @@ export function withCut(
   }
 }
 
-function arithmetic(piece: Piece, length: NonNullable<Piece['length']>, endA: HoseEnd, endB: HoseEnd): CutArithmetic {
+function arithmetic(
+  piece: Piece,
+  length: NonNullable<Piece['length']>,
+  [endA, endB]: readonly [HoseEnd, HoseEnd],
+  hose: Hose | undefined,
+): CutArithmetic {
   const given = { givenMm: length.mm, as: length.as, endAMm: endA.aMm, endBMm: endB.aMm };
   const ends = endA.aMm + endB.aMm;
   // a cut that is given is the hose itself: what the ends take comes on top of it
   const assemblyLengthMm = length.as === 'cut' ? length.mm + ends : length.mm;
-  const slackPercent = length.as === 'taped' ? piece.slackPercent : 0;
+  // a tube gives nowhere: it is bent to its length
+  const stiff = hose && constructionById(hose.construction).endStyle === 'formed';
+  const slackPercent = length.as === 'taped' && !stiff ? piece.slackPercent : 0;
   const exact = cutLength({ assemblyLengthMm, endA, endB, slackPercent });
   const cutMm = Math.ceil(exact - 1e-6);
   const freeMm = assemblyLengthMm - ends;

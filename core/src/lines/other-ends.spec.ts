@@ -124,6 +124,8 @@ describe('a line says of its hose', () => {
     const line = assembleLine(tube, document, catalogue);
     expect(line.findings).toEqual([]);
     expect(line.joints.map((j) => j.mating.kind)).toEqual(['washer', 'cone', 'cone', 'o-ring']);
+    // stiff: no slack, and what both flares take is added
+    expect(line.pieces[0]!.cut).toMatchObject({ slackPercent: 0, slackMm: 0, cutMm: Math.ceil(line.pieces[0]!.cut!.givenMm + 2) });
     // a nut of steel on an adapter of aluminium: the weaker says how tight
     expect(line.joints[1]!.metals).toEqual(['aluminium', 'steel']);
   });

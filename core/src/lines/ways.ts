@@ -16,7 +16,7 @@ import {
 } from '../chains/index.js';
 import { lengthBetween } from '../fittings/index.js';
 import type { HoseEnd } from '../hose/index.js';
-import { findFitting, partsOfWay, reversedWay, type Catalogue, type KeptWay, type Port, type Wishes } from '../job/index.js';
+import { findFitting, findHoseEnd, partsOfWay, reversedWay, type Catalogue, type KeptWay, type Port, type Wishes } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import type { AssembledWay, HoseTerminal, Terminal } from './assembled-line.js';
 import { otherEnds, type EndOnHose } from './other-ends.js';
@@ -30,7 +30,7 @@ export interface Way extends Omit<Chain, 'branches'> {
   readonly name: string;
   readonly leastBoreMm: number;
   readonly massG: number;
-  /** Goes to another end on the hose than the one that is on it: its id. */
+  /** Goes to another end on the hose than the one that is on it: its id. The price then counts what it costs more. */
   readonly otherEnd?: string;
 }
 
@@ -155,7 +155,8 @@ export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions 
       if (!end) return asWay(turned, gap, catalogue);
       const { end: _end, ...side } = far;
       const other = { ...side, connector: end.connector, boreMm: end.boreMm };
-      return { ...asWay(turned, backwards ? { from: other, to: near } : { from: near, to: other }, catalogue), otherEnd: end.id };
+      const way = asWay(turned, backwards ? { from: other, to: near } : { from: near, to: other }, catalogue);
+      return { ...way, priceMinor: way.priceMinor + moreFor(end, far.end, catalogue), otherEnd: end.id };
     };
     const ways = [...others, ...chains.map((chain) => ({ chain }))].map(asked);
     return {
@@ -169,6 +170,12 @@ export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions 
     const { message, field, hint } = error;
     return { ways: [], missingLinks: [], explanation: '', inTheWay: [], contradiction: { message, field, hint } };
   }
+}
+
+/** What another end costs more than the one it replaces, minor units; nothing where either has no price. */
+function moreFor(end: HoseEnd, replaced: EndOnHose | undefined, catalogue: Catalogue): number {
+  const own = findHoseEnd(catalogue, replaced?.id ?? null);
+  return end.priceMinor === undefined || own?.priceMinor === undefined ? 0 : end.priceMinor - own.priceMinor;
 }
 
 /** Most ways to other ends of the hose that are listed before those to the one that is on it. */

@@ -78,8 +78,11 @@ export class WayRow {
   protected readonly endWords = computed(() => {
     const { end } = this.view();
     if (!end) return '';
-    const price = end.priceMinor === undefined ? '' : `, ${(end.priceMinor / 100).toFixed(2)} €`;
-    return `with ${end.name}${price}${canBeScrewedOn(end.connector) ? '' : '; it does not turn: screw it in first'}`;
+    const { from, to } = this.place();
+    const [there] = [from, to].flatMap((t) => (t.kind === 'hose end' && t.hoseEnd ? [t.hoseEnd] : []));
+    const euros = (e: HoseEnd): string => (e.priceMinor === undefined ? 'no price' : (e.priceMinor / 100).toFixed(2));
+    const price = there && `, ${euros(end)} for ${euros(there)}`;
+    return `${end.name}${price ?? ''}${canBeScrewedOn(end.connector) ? '' : '; does not turn, goes in first'}`;
   });
   protected readonly figures = computed(() => {
     const { way, against } = this.view();
@@ -93,7 +96,7 @@ export class WayRow {
     const unpriced = this.view().parts.some((p) => p.priceMinor === undefined);
     return {
       joints: figure(way.jointCount, other?.jointCount, String),
-      price: unpriced ? NOT_KNOWN : figure(way.priceMinor, other?.priceMinor, (minor) => (minor / 100).toFixed(2)),
+      price: unpriced ? NOT_KNOWN : figure(way.priceMinor, other?.priceMinor, (minor) => (minor / 100).toFixed(2).replace('-', '−')),
       stack: figure(way.lengthMm, other?.lengthMm, (mm) => length(mm, 0)),
       bore: Number.isFinite(way.leastBoreMm) ? figure(way.leastBoreMm, known(other?.leastBoreMm), (mm) => length(mm, 1)) : NOT_KNOWN,
     };

@@ -125,7 +125,7 @@ describe('the ways', () => {
     await show();
     const first = ways.all('tbody')[0]!;
     expect(first.textContent).toContain('Straight on the port');
-    expect(first.querySelector('.end')!.textContent).toMatch(/^with Olive end -6, straight, m14x1.5 m washer, 15.00 €; it does not turn/);
+    expect(first.querySelector('.end')!.textContent).toMatch(/^Olive end -6, straight, m14x1.5 m washer, 15.00 for 15.00; does not turn/);
     // it is not a way to the end that is there: nothing to keep in sight
     expect(first.querySelector('[aria-label^="Pin"]')).toBeNull();
     await ways.press('button', 'Take way 1, Straight on the port');

@@ -50,11 +50,11 @@ function partId(ends: readonly Connector[], angleDeg: number, { kind, material, 
   return `${words}${angleDeg ? `@${angleDeg}` : ''}${boreMm ? `~${boreMm}` : functional}${material ? `#${material}` : ''}${apart ? `~${apart.replace(/\s+/g, '')}` : ''}`;
 }
 
-/** `Spacer m20x1.5, faces 62x71, 18 mm` is `spacer-m20x1.5-62x71-18mm`. */
+/** `Spacer m20x1.5 (62x71), 18 mm` is `spacer-m20x1.5-62x71-18mm`. */
 function idOf(name: string): string {
   return name
     .toLowerCase()
-    .replace(/\b(?:faces|two|gasket)\b|[,°]/g, ' ')
+    .replace(/\btwo\b|[,°()]/g, ' ')
     .replace(/\s*×\s*/g, 'x')
     .replace(/ mm\b/g, 'mm')
     .trim()
@@ -94,7 +94,7 @@ const BESIDE = /gauge|drain$|feed/;
 
 /** A part with a body of its own, by common proportions. */
 export function withBody(ends: readonly Connector[], kind: FittingKindId, make: Make = {}, body: Body = commonBody(ends, kind)): Fitting {
-  const bore = Math.min(...ends.filter((_, i) => !BESIDE.test(body.places[i]?.name ?? '')).map((end) => endForm(end).boreMm));
+  const bore = Math.min(...ends.filter((_, i) => i < 2 || !BESIDE.test(body.places[i]?.name ?? '')).map((end) => endForm(end).boreMm));
   const bare = part(
     ends,
     { ...make, kind },

@@ -22,6 +22,26 @@ export function closingFittings(): Fitting[] {
 
 const BUNG_METALS = ['aluminium', 'steel', 'stainless'] as const;
 
+/** Ends whose partner is a nut, or a port that is seldom closed. */
+const PLUGS_OF_NAMED_SEATS = ['inverted m', 'inverted f', 'orb f', 'cone24 light', 'cone24 heavy', 'qc m', 'g f'] as const;
+const INCH_PORTS = ['3/8-24', '7/16-20', '1/2-20', '9/16-18', '5/8-18', '3/4-16', '7/8-14'];
+
+/** Plugs with a cone for the nuts of pipe swivels, and with a washer for inch ports. */
+function seatedPlugs(): Fitting[] {
+  const cones = series['g swivel'].map(({ notation }) => notation.replace('f swivel', 'm cone'));
+  const pipes = series['npsm swivel'].map(({ notation }) => notation.replace('npsm', 'npt').replace('f swivel', 'm cone'));
+  return [...cones, ...pipes, ...INCH_PORTS.map((thread) => `${thread} m washer`)].map((notation) => single(parseConnector(notation)));
+}
+
+/** Plates over a flange, and rubber caps over a barb or bead that is not used. */
+function blanks(): Fitting[] {
+  const plates = series.flange.map(({ notation }) => single(parseConnector(notation), { kind: 'cap' }));
+  const caps = [...series.barb, ...series['metric barb']].map(({ notation }) =>
+    single(parseConnector(notation.replace('barb', 'hose')), { material: 'rubber' }),
+  );
+  return [...plates, ...caps];
+}
+
 /** Plugs and caps of every family by rule, and weld bungs in three metals. */
 export function furtherClosings(): Fitting[] {
   const plugs = (['an m', 'orb m', 'npt m', 'r m', 'g m', 'g captive', 'metric m', 'metric ring m', 'sae45 m'] as const).flatMap((s) =>
@@ -49,6 +69,9 @@ export function furtherClosings(): Fitting[] {
     ...[...plugs, ...caps, ...fuelCaps].map((notation) => single(parseConnector(notation))),
     ...series['metric m'].map(({ notation }) => single(parseConnector(notation), { material: 'steel' })),
     ...series['npt m'].map(({ notation }) => single(parseConnector(notation), { material: 'brass' })),
+    ...PLUGS_OF_NAMED_SEATS.flatMap((name) => series[name].map(({ notation }) => single(parseConnector(notation)))),
+    ...seatedPlugs(),
+    ...blanks(),
     ...bungs.flatMap((notation) => BUNG_METALS.slice(1).map((material) => single(parseConnector(notation), { material }))),
   ];
 }

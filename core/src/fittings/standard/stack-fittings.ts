@@ -90,7 +90,7 @@ interface Between {
 
 function roundPosts({ posts, gasket, groove, land, canMm, heightsMm, ports }: PostFaces): Fitting[] {
   return posts.flatMap((post) => {
-    const between: Between = { below: `post ${post} f ${groove}`, above: `post ${post} m ${land}`, words: `${post}, faces ${gasket}` };
+    const between: Between = { below: `post ${post} f ${groove}`, above: `post ${post} m ${land}`, words: `${post} (${gasket})` };
     const { below, above, words } = between;
     const withPorts = (port: string): Fitting =>
       make([below, port, port], 'plate', 'block face: down; to filter: out 0°; from filter: out 60°', '1 rim > 2; 3 > 1 core', {
@@ -122,7 +122,7 @@ const THROUGH = '1 rim > 2 rim; 2 core > 1 core';
 
 function can(post: string, gasket: string, acrossMm: number, heightMm: number): Fitting {
   const body: Body = { shape: 'round', acrossMm, heightMm, places: readPlaces('face: down'), passages: [] };
-  const called = `Spin-on filter ${post}, gasket ${gasket}`;
+  const called = `Spin-on filter ${post} (${gasket})`;
   return bodied([parseConnector(`post ${post} f ${gasket}`)], 'spin-on filter', body, {
     material: 'steel',
     called,
@@ -174,7 +174,7 @@ function heads(post: string, land: string, port: string): Fitting[] {
   const ends = [port, port, `post ${post} m ${land}`];
   const places = 'in: out 180°; out: out 0°; filter: down';
   const led = '1 > 3 rim; 3 core > 2';
-  const called = `Filter head ${post}, land ${land}, two ${port}`;
+  const called = `Filter head ${post} (${land}), two ${port}`;
   return [
     make(ends, 'filter head', places, led, { called }),
     make([...ends, 'npt 1/8 f'], 'filter head', `${places}; gauge: up`, `${led}; 4 - 3 core`, { called: `${called}, gauge npt 1/8 f` }),
