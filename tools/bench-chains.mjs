@@ -103,6 +103,14 @@ export function benchChains(core, measure) {
     await measure('the same, with a tee for a sensor', 200, (i) =>
       ask(i, { weights: core.usualWeights, takeOffs: [{ to: 'sensor', connector: core.parseConnector('r 1/8 m') }] }),
     );
+    const ports = pairs.map(({ from }) => from);
+    const catalogue = { fittings, hoses: core.standardHoses(), hoseEnds: core.standardHoseEnds(), supplies: [] };
+    const worn = catalogue.hoseEnds.filter((e) => /^end-(ptfe|rubber|pushon)-\d+-\d+$/.test(e.id));
+    await measure('ways from a port to a hose, with all ends made for it as goals', 200, (i) => {
+      const { id, construction, dash, connector, boreMm } = worn[(i * 7) % worn.length];
+      const end = { id, hose: `hose-${construction}-${dash}`, far: null };
+      return core.waysAcross({ from: { connector: ports[i % ports.length], portId: 'port' }, to: { connector, boreMm, end } }, catalogue);
+    });
     const graphs = pairs.slice(0, 40).map(({ from, to }) => asGraph(core, fittings, from, to));
     let same = 0;
     let asked = 0;

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { expectNoFault } from './no-fault.js';
 import { copyOfMagpie } from './shop.js';
 
 const figure = async (page: Page, label: string, value: string) => {
@@ -28,6 +29,24 @@ test('an unknown thread is named from its figures, its card opened, and the figu
   await expect(names(page).first()).toContainText('M14×1.5');
   await page.getByRole('button', { name: 'mm · bar' }).click();
   await expect(page.getByLabel('Over the crests')).toHaveValue(/^0\.546/);
+});
+
+test('the ring of a groove is named, one in hand is checked beside it, and bad figures are refused', async ({ page }) => {
+  await page.goto('/bench/pair?a=post m20x1.5 f 62x71x2.7&b=post m20x1.5 m 56x84');
+  const ring = page.getByRole('region', { name: 'The ring' });
+  await expect(ring).toContainText('O-ring FKM AS568-230 slack by 2 %, squeezed by 24 %, fills 81 % of the groove');
+  await figure(page, 'Inside diameter', '2.4 in');
+  await figure(page, 'Cord', 'thick');
+  await expect(ring.getByRole('alert')).toContainText('thick');
+  await figure(page, 'Cord', '3.53');
+  await expect(ring.getByRole('status')).toContainText('Seals: stretched by 2 %, squeezed by 24 %');
+  await ring.getByLabel('Made of').selectOption('ethylene propylene (EPDM)');
+  await expect(ring.getByRole('status')).toContainText('Does not do: ethylene propylene (EPDM): engine oil takes it apart.');
+  await ring.getByLabel('It meets').selectOption('coolant');
+  await expect(ring.getByRole('status')).toContainText('Seals');
+  await expectNoFault(page);
+  await page.reload();
+  await expect(ring).toContainText('O-ring FKM AS568-230');
 });
 
 test('bad figures are refused in place and kept', async ({ page }) => {

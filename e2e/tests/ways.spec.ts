@@ -85,6 +85,29 @@ test('all ends are solved at once, from the keyboard, and one undo takes them ba
   await expect(page.getByText('The joints appear here once')).toBeVisible();
 });
 
+test('an end that goes straight on the port is put on the hose with the way to it, and one undo takes both back', async ({ page, request }) => {
+  const { job, lines } = await copyOfMagpie(request, 'W-5');
+  await page.goto(`/job/${job.id}/lines/${lines[4]!.id}`);
+  const end = page.getByRole('combobox', { name: 'End A', exact: true });
+  const worn = end.locator('option:checked');
+  await expect(worn).toHaveText('0°');
+  const first = page.getByRole('row', { name: /^Straight on the port Olive end -10, straight, orb10 m/ });
+  await expect(first).toContainText('does not turn, goes in first');
+  await first.getByRole('button', { name: 'Take way 1, Straight on the port' }).press('Enter');
+  await expect(page.getByText('Olive end -10, straight, orb10 m is on the hose now')).toBeVisible();
+  await expect(worn).toHaveText('0° orb10 m');
+  await expect(page.getByRole('group', { name: /^Line L5.*5 joints, 5 seal/ })).toBeVisible();
+  // rigid at both ends it could not be screwed in: the far end keeps its nut
+  await page.getByRole('tab', { name: 'End B' }).click();
+  await expect(page.getByRole('button', { name: /^Take way 2,/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /does not turn/ })).toHaveCount(0);
+  await page.reload();
+  await expect(worn).toHaveText('0° orb10 m');
+  await page.keyboard.press('Control+z');
+  await expect(worn).toHaveText('0°');
+  await expect(page.getByRole('group', { name: /^Line L5.*6 joints, 6 seal/ })).toBeVisible();
+});
+
 test('a branch given to another line is a port that the line starts from', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'W-4');
   await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
