@@ -85,7 +85,10 @@ test('all ends are solved at once, from the keyboard, and one undo takes them ba
   await expect(page.getByText('The joints appear here once')).toBeVisible();
 });
 
-test('an end that goes straight on the port is put on the hose with the way to it, and one undo takes both back', async ({ page, request }) => {
+test('an end that goes straight on the port is put on the hose with the way to it, and one undo takes both back', async ({
+  page,
+  request,
+}) => {
   const { job, lines } = await copyOfMagpie(request, 'W-5');
   await page.goto(`/job/${job.id}/lines/${lines[4]!.id}`);
   const end = page.getByRole('combobox', { name: 'End A', exact: true });

@@ -86,7 +86,7 @@ export function checkRing(
   const hotC = use.hotC ?? fluidById(use.fluid).hotC;
   const compound = compounds.find((c) => c.id === ring.compound);
   const unfit = compound && refusal(compound, use.fluid, hotC);
-  const problem = fit.problem ?? (unfit && `${compound!.name}: ${unfit}`);
+  const problem = fit.problem ?? (unfit && `${compound.name}: ${unfit}`);
   const asked = compound ? '' : ' Make sure of its compound: nobody can see it.';
   return { ...fit, ...(problem ? { problem } : {}), words: problem ? `Does not do: ${problem}.` : `Seals: ${ringWords(fit)}.${asked}` };
 }
