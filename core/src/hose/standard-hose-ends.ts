@@ -24,7 +24,7 @@ export function standardHoseEnds(): HoseEnd[] {
     const style = constructionById(hose.construction).endStyle;
     if (style === 'clamp') return [cutEnd(hose)];
     if (style === 'formed') return formedEnds(hose);
-    const angles = style === 'push-on' ? PUSH_ON_ANGLES : hoseEndAngles;
+    const angles = style === 'push-on' ? FEWER_ANGLES : hoseEndAngles;
     const swivels = angles.map((angle) => swivelEnd(hose.construction, hose.dash, hose.outsideMm, angle));
     // a school clamps it over a barb as any other rubber hose
     return style === 'push-on' ? [...swivels, cutEnd(hose)] : swivels;
@@ -51,8 +51,8 @@ const FURTHER: readonly (readonly [ends: Series, angles: readonly number[]])[] =
   ['flange', [0, 45, 90]],
   ['qc f', [0, 45, 90]],
 ];
-/** Push-on hose is made up with fewer. */
-const PUSH_ON_ANGLES: readonly number[] = [0, 45, 90];
+/** Push-on hose is made up with fewer; those of crimped hose that go straight on a port are fewer too. */
+const FEWER_ANGLES: readonly number[] = [0, 45, 90];
 
 /** The same hose with an end that needs no adapter, and with a nut one size smaller or larger. */
 function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
@@ -62,7 +62,7 @@ function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
   const at = row.findIndex((end) => end.dash === dash);
   const stepped = [row[at - 1], row[at + 1]].flatMap((end) => (end && at >= 0 ? [{ end, angles: hoseEndAngles }] : []));
   const others = FURTHER.flatMap(([name, angles]) => series[name].filter((end) => end.dash === dash).map((end) => ({ end, angles })));
-  const made = endStyle === 'push-on' ? PUSH_ON_ANGLES : hoseEndAngles;
+  const made = endStyle === 'push-on' || endStyle === 'crimp' ? FEWER_ANGLES : hoseEndAngles;
   return [...stepped, ...others].flatMap(({ end: { notation }, angles }) =>
     angles.filter((a) => made.includes(a)).map((angle) => swivelEnd(construction, dash, outsideMm, angle, parseConnector(notation))),
   );

@@ -3,6 +3,7 @@ import { changeRows } from '../history/change-rows.js';
 import { asShopChange } from '../history/change.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
+import { packingFor } from '../heavy/json-text.js';
 import { serve } from '../plugins/serve.js';
 import { readPart } from './catalogue-store.js';
 import { runShopCommands } from './shop-commands.js';
@@ -22,6 +23,7 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
         void told
           .revision()
           .then(async (revision) => told.at(revision))
+          .then(async (shop) => shop.packed('br'))
           .catch(() => undefined),
       SETTLED_MS,
     );
@@ -33,7 +35,14 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
     const tag = `"${revision}"`;
     void reply.header('etag', tag).header('cache-control', 'no-cache');
     if (request.headers['if-none-match'] === tag) return reply.status(304).send();
-    return told.at(revision);
+    const shop = await told.at(revision);
+    const packing = packingFor(request.headers['accept-encoding']);
+    void reply.header('vary', 'accept-encoding');
+    if (!packing) return shop;
+    return reply
+      .header('content-encoding', packing)
+      .type('application/json; charset=utf-8')
+      .send(await shop.packed(packing));
   });
   serve(app, shopContracts.readPart, async ({ params }) => readPart(db, params.part));
   serve(app, shopContracts.changeShop, async ({ body, client }) =>

@@ -8,6 +8,7 @@ import {
   type ShopCommand,
 } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
+import { brotliDecompressSync, gunzipSync } from 'node:zlib';
 import { sampleJob, startTestApp, type TestApp } from '../../test/test-app.js';
 
 describe('parts of the catalogue', () => {
@@ -144,6 +145,24 @@ describe('parts of the catalogue', () => {
     await shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } });
     expect([await stock(), (await part('orb10m+an10m')).body.row.part.shelf]).toEqual([[5, -2, 2], 5]);
     expect((await shelf(undefined)).body.put).toMatchObject([{ row: { part: { shelf: 0 } } }]);
+  });
+
+  it('are told packed or plain, whichever is taken, and say the same', async () => {
+    const told = async (accepted?: string) =>
+      shop.app.inject({ method: 'GET', url: '/api/catalogue', headers: accepted === undefined ? {} : { 'accept-encoding': accepted } });
+    const plain = await told();
+    expect(plain.headers['content-encoding']).toBeUndefined();
+    for (const [accepted, packing, unpack] of [
+      ['gzip, deflate, br', 'br', brotliDecompressSync],
+      ['gzip', 'gzip', gunzipSync],
+      ['br;q=0, gzip;q=0.5', 'gzip', gunzipSync],
+    ] as const) {
+      const packed = await told(accepted);
+      expect(packed.headers).toMatchObject({ 'content-encoding': packing, vary: expect.stringContaining('accept-encoding') as string });
+      expect(unpack(packed.rawPayload).toString()).toBe(plain.body);
+      expect(packed.headers.etag).toBe(plain.headers.etag);
+    }
+    expect((await told('identity')).headers['content-encoding']).toBeUndefined();
   });
 
   it('are sent again only when they have changed', async () => {

@@ -74,7 +74,7 @@ export function sampleCatalogue(): Catalogue {
           code: `${supplier.letters}-${String(1001 + i)}`,
           shelf,
           leadDays: supplier.leadDays[i % 2]!,
-          source: `${f.source}; price, code and stock: ${NOTE}`,
+          source: `${f.source}; price: ${NOTE}`,
         };
       }),
       ...sampleBodies(),
@@ -93,7 +93,7 @@ export function sampleCatalogue(): Catalogue {
         supplier: SUPPLIERS[spread(`${s.id}/`) < 0.6 ? 1 : 2].name,
         shelf,
         leadDays: 3,
-        source: `${s.source}; price and stock: ${NOTE}`,
+        source: `${s.source}; price: ${NOTE}`,
       };
     }),
     hoseEnds: standardHoseEnds().map((e) => ({
