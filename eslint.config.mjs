@@ -20,6 +20,7 @@ const order = [
   'job',
   'commands',
   'lines',
+  'flow',
   'drawing',
   'cutting',
   'purchasing',

@@ -12,6 +12,7 @@ export * from './supplies/index.js';
 export * from './job/index.js';
 export * from './commands/index.js';
 export * from './lines/index.js';
+export * from './flow/index.js';
 export * from './drawing/index.js';
 export * from './cutting/index.js';
 export * from './purchasing/index.js';

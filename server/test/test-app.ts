@@ -1,6 +1,10 @@
 import {
+  commonFittings,
   ErrorBodySchema,
   jobContracts,
+  standardHoseEnds,
+  standardHoses,
+  standardSupplies,
   type AnswerOf,
   type BodyOf,
   type Command,
@@ -14,18 +18,20 @@ import { Ajv, type ValidateFunction } from 'ajv';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { buildApp } from '../src/app.js';
-import { ensureStandardCatalogue, standardCatalogue } from '../src/catalogue/catalogue-store.js';
+import { ensureStandardCatalogue, type standardCatalogue } from '../src/catalogue/catalogue-store.js';
 import { connectDatabase } from '../src/database/connect.js';
 import type { App } from '../src/plugins/app-type.js';
 
 /** The common parts: enough to test with, and quick. */
 let few: ReturnType<typeof standardCatalogue> | undefined;
 function fewParts(): ReturnType<typeof standardCatalogue> {
-  if (!few) {
-    const all = standardCatalogue();
-    few = { ...all, fittings: all.fittings.slice(0, 1000) };
-  }
-  return few;
+  const usual = ['flare37', 'barb'];
+  return (few ??= {
+    fittings: commonFittings(),
+    hoses: standardHoses(),
+    hoseEnds: standardHoseEnds().filter(({ connector }) => usual.includes(connector.family)),
+    supplies: standardSupplies(),
+  });
 }
 
 export interface Answer<T> {

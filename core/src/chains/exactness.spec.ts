@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { connectorKey, connectorThread, parseConnector, type Connector } from '../connectors/index.js';
-import { isClosing, isPlain, kindOf, lengthBetween, openEnds, standardFittings, turnBetween, type Fitting } from '../fittings/index.js';
+import { isClosing, isPlain, kindOf, lengthBetween, openEnds, commonFittings, turnBetween, type Fitting } from '../fittings/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import { leadSteps, priceOnly, solveChains, type ChainQuery, type ChainWeights } from './index.js';
 
@@ -188,9 +188,9 @@ function everyChain(query: ChainQuery): PlainChain[] {
 }
 
 /** Small parts round -4 to -8, 1/8 to 1/4 and M10 to M14, so that chains, tees and dead ends all come up. */
-const near = standardFittings()
-  .slice(0, 1000)
-  .filter((f) => f.ends.every((e) => ['4', '6', '1/8', 'M14x1.5'].includes(e.size) && e.family !== 'barb' && e.family !== 'drybreak'));
+const near = commonFittings().filter((f) =>
+  f.ends.every((e) => ['4', '6', '1/8', 'M14x1.5'].includes(e.size) && e.family !== 'barb' && e.family !== 'drybreak'),
+);
 const ends = ['npt 1/8 f', 'rc 1/8 f', 'm14x1.5 f washer', 'orb6 f', 'an6 m', 'an4 m', 'an4 f swivel', 'an6 f swivel'];
 
 const part = fc

@@ -82,6 +82,15 @@ const PIPE_OUTSIDE_SHARE = 0.35;
  */
 export function endForm(given: Connector): EndForm {
   const c = bareConnector(given);
+  let form = forms.get(c);
+  if (!form) forms.set(c, (form = formOf(c)));
+  return form;
+}
+
+/** A connector is the same as long as it is; the standard parts share theirs. */
+const forms = new WeakMap<Connector, EndForm>();
+
+function formOf(c: Connector): EndForm {
   const major = connectorThread(c)?.majorMm ?? 0;
   switch (shapeOf(c)) {
     case 'flare': {

@@ -6,6 +6,15 @@ import { familyById } from './family.js';
  * `banjo m12x1.5`, `barb 3/8`, `hose 3/8`, `flange 2x44 bore20 f`, `groove 62x71`, `post 3/4-16 m 58x82`, `bung orb10 f`. Reading it back gives the same connector.
  */
 export function formatConnector(c: Connector): string {
+  let notation = written.get(c);
+  if (notation === undefined) written.set(c, (notation = write(c)));
+  return notation;
+}
+
+/** A connector is the same as long as it is, and is written often. */
+const written = new WeakMap<Connector, string>();
+
+function write(c: Connector): string {
   const family = familyById(c.family);
   const size = c.size.toLowerCase();
   if (family.genderWords) return `${family.genderWords[c.gender]} ${size}`;

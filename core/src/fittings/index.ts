@@ -11,7 +11,7 @@ export { commonAdapters, coverageOf, type Coverage, type CoverageRow } from './c
 export { endRating, partRating, type Rating } from './ratings.js';
 export { isSpanner, spannerFor } from './spanners.js';
 export { series, type Series, type SizedEnd } from './standard/series.js';
-export { standardFittings } from './standard/standard-fittings.js';
+export { commonFittings, standardFittings } from './standard/standard-fittings.js';
 export { checkFitting, isKnownConnector, type FittingProblem } from './check-fitting.js';
 export {
   bodyColumns,

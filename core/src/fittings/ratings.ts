@@ -102,6 +102,17 @@ const HEAT: Readonly<Record<Metal, readonly [min: number, max: number]>> = {
 
 /** What an end made up with its partner bears in a metal. The maker's figures go first. */
 export function endRating(end: Connector, material: string | undefined): Rating {
+  let known = ratings.get(end);
+  if (!known) ratings.set(end, (known = new Map()));
+  let rating = known.get(material ?? '');
+  if (!rating) known.set(material ?? '', (rating = rate(end, material)));
+  return rating;
+}
+
+/** What was worked out of an end, by the material it is made of. */
+const ratings = new WeakMap<Connector, Map<string, Rating>>();
+
+function rate(end: Connector, material: string | undefined): Rating {
   const c = bareConnector(end);
   const metal = metalOf(material);
   const [bar, soft] = barOf(c);

@@ -1,7 +1,7 @@
-import { parseConnector, type Connector } from '../../connectors/index.js';
 import type { Fitting, Material } from '../fitting.js';
 import { adapter } from './adapter.js';
 import { series, stepsBetween, type Series, type SizedEnd } from './series.js';
+import { readEnd } from './read-end.js';
 
 /** What a maker offers between two kinds of end. */
 export interface AdapterRule {
@@ -148,12 +148,6 @@ export const adapterRules: readonly AdapterRule[] = [
 
 /** Every adapter that the rules make, each once; one that is turned round is the same part. */
 export function adaptersByRule(): Fitting[] {
-  const connectors = new Map<string, Connector>();
-  const read = (notation: string): Connector => {
-    let found = connectors.get(notation);
-    if (!found) connectors.set(notation, (found = parseConnector(notation)));
-    return found;
-  };
   const made = new Map<string, Fitting>();
   for (const rule of adapterRules)
     for (const { a, b, angles, metals } of pairsOf(rule))
@@ -162,7 +156,10 @@ export function adaptersByRule(): Fitting[] {
           const as = `${angle} ${material ?? ''}`;
           if (made.has(`${b.notation}+${a.notation} ${as}`) || made.has(`${a.notation}+${b.notation} ${as}`)) continue;
           const kind = rule.a === 'flange' ? 'flange' : undefined;
-          const part = adapter(read(a.notation), read(b.notation), angle, { ...(material ? { material } : {}), ...(kind ? { kind } : {}) });
+          const part = adapter(readEnd(a.notation), readEnd(b.notation), angle, {
+            ...(material ? { material } : {}),
+            ...(kind ? { kind } : {}),
+          });
           made.set(`${a.notation}+${b.notation} ${as}`, part);
         }
   return [...made.values()];

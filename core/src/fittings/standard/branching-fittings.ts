@@ -1,7 +1,7 @@
-import { parseConnector } from '../../connectors/index.js';
 import type { Fitting } from '../fitting.js';
 import { branched, type Make } from './adapter.js';
 import { series } from './series.js';
+import { readEnd } from './read-end.js';
 
 const DASHES = [3, 4, 6, 8, 10, 12, 16];
 const PIPES = ['1/8', '1/4', '3/8', '1/2', '3/4'];
@@ -9,7 +9,7 @@ const PIPES = ['1/8', '1/4', '3/8', '1/2', '3/4'];
 /** Tees and crosses: run, run, branch. Common practice in what is made. */
 export function branchingFittings(): Fitting[] {
   const list: Fitting[] = [];
-  const add = (...ends: string[]): void => void list.push(branched(ends.map(parseConnector)));
+  const add = (...ends: string[]): void => void list.push(branched(ends.map(readEnd)));
   for (const d of DASHES) {
     add(`an${d} m`, `an${d} m`, `an${d} m`);
     add(`an${d} m`, `an${d} m`, `an${d} f swivel`);
@@ -59,7 +59,7 @@ const SENSORS = ['npt 1/8 f', 'npt 1/4 f', 'm10x1 f washer', 'm12x1.5 f washer',
 /** Tees by rule: sensor ports in the run of every dash size, equal and reducing tees of flare, boss, pipe and hose, double banjos. */
 export function furtherTees(): Fitting[] {
   const list: Fitting[] = [];
-  const add = (ends: readonly string[], make: Make = {}): void => void list.push(branched(ends.map(parseConnector), make));
+  const add = (ends: readonly string[], make: Make = {}): void => void list.push(branched(ends.map(readEnd), make));
   const dashes = series['an m'].map(({ dash }) => dash);
   for (const [i, d] of dashes.entries()) {
     for (const sensor of SENSORS) {

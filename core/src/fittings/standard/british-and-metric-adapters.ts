@@ -1,6 +1,6 @@
-import { parseConnector } from '../../connectors/index.js';
 import type { Fitting } from '../fitting.js';
 import { adapter, type Make } from './adapter.js';
+import { readEnd } from './read-end.js';
 
 /** Which dash sizes go with each British pipe size. Common practice. */
 const PIPE_TO_DASH: readonly (readonly [pipe: string, dashes: readonly number[]])[] = [
@@ -36,8 +36,7 @@ const METRIC_REDUCERS: readonly (readonly [outside: string, inside: string])[] =
 /** What joins the British pipe world, the metric one and the others, with the sensor adapters between them. */
 export function britishAndMetricAdapters(): Fitting[] {
   const list: Fitting[] = [];
-  const add = (a: string, b: string, angle = 0, make: Make = {}): void =>
-    void list.push(adapter(parseConnector(a), parseConnector(b), angle, make));
+  const add = (a: string, b: string, angle = 0, make: Make = {}): void => void list.push(adapter(readEnd(a), readEnd(b), angle, make));
   const sensor = (a: string, b: string): void => add(a, b, 0, { kind: 'sensor adapter' });
   for (const [pipe, dashes] of PIPE_TO_DASH) {
     for (const d of dashes) {

@@ -1,7 +1,8 @@
-import { familyById, parseConnector } from '../../connectors/index.js';
+import { familyById } from '../../connectors/index.js';
 import type { Fitting } from '../fitting.js';
 import { single } from './adapter.js';
 import { series } from './series.js';
+import { readEnd } from './read-end.js';
 
 const METRIC = ['m10x1', 'm12x1.5', 'm14x1.5', 'm16x1.5', 'm18x1.5', 'm20x1.5', 'm22x1.5', 'm26x1.5', 'm27x2'];
 
@@ -17,7 +18,7 @@ export function closingFittings(): Fitting[] {
   const bungs = familyById('bung').sizes.flatMap((size) =>
     size.startsWith('an') ? [`bung ${size} m`] : size.startsWith('m') ? [`bung ${size} f washer`] : [`bung ${size} f`],
   );
-  return [...ends, ...bungs].map((notation) => single(parseConnector(notation)));
+  return [...ends, ...bungs].map((notation) => single(readEnd(notation)));
 }
 
 const BUNG_METALS = ['aluminium', 'steel', 'stainless'] as const;
@@ -30,14 +31,14 @@ const INCH_PORTS = ['3/8-24', '7/16-20', '1/2-20', '9/16-18', '5/8-18', '3/4-16'
 function seatedPlugs(): Fitting[] {
   const cones = series['g swivel'].map(({ notation }) => notation.replace('f swivel', 'm cone'));
   const pipes = series['npsm swivel'].map(({ notation }) => notation.replace('npsm', 'npt').replace('f swivel', 'm cone'));
-  return [...cones, ...pipes, ...INCH_PORTS.map((thread) => `${thread} m washer`)].map((notation) => single(parseConnector(notation)));
+  return [...cones, ...pipes, ...INCH_PORTS.map((thread) => `${thread} m washer`)].map((notation) => single(readEnd(notation)));
 }
 
 /** Plates over a flange, and rubber caps over a barb or bead that is not used. */
 function blanks(): Fitting[] {
-  const plates = series.flange.map(({ notation }) => single(parseConnector(notation), { kind: 'cap' }));
+  const plates = series.flange.map(({ notation }) => single(readEnd(notation), { kind: 'cap' }));
   const caps = [...series.barb, ...series['metric barb']].map(({ notation }) =>
-    single(parseConnector(notation.replace('barb', 'hose')), { material: 'rubber' }),
+    single(readEnd(notation.replace('barb', 'hose')), { material: 'rubber' }),
   );
   return [...plates, ...caps];
 }
@@ -66,12 +67,12 @@ export function furtherClosings(): Fitting[] {
     size.startsWith('an') ? `bung ${size} m` : size.startsWith('m') ? `bung ${size} f washer` : `bung ${size} f`,
   );
   return [
-    ...[...plugs, ...caps, ...fuelCaps].map((notation) => single(parseConnector(notation))),
-    ...series['metric m'].map(({ notation }) => single(parseConnector(notation), { material: 'steel' })),
-    ...series['npt m'].map(({ notation }) => single(parseConnector(notation), { material: 'brass' })),
-    ...PLUGS_OF_NAMED_SEATS.flatMap((name) => series[name].map(({ notation }) => single(parseConnector(notation)))),
+    ...[...plugs, ...caps, ...fuelCaps].map((notation) => single(readEnd(notation))),
+    ...series['metric m'].map(({ notation }) => single(readEnd(notation), { material: 'steel' })),
+    ...series['npt m'].map(({ notation }) => single(readEnd(notation), { material: 'brass' })),
+    ...PLUGS_OF_NAMED_SEATS.flatMap((name) => series[name].map(({ notation }) => single(readEnd(notation)))),
     ...seatedPlugs(),
     ...blanks(),
-    ...bungs.flatMap((notation) => BUNG_METALS.slice(1).map((material) => single(parseConnector(notation), { material }))),
+    ...bungs.flatMap((notation) => BUNG_METALS.slice(1).map((material) => single(readEnd(notation), { material }))),
   ];
 }

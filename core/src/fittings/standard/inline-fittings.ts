@@ -1,7 +1,7 @@
-import { parseConnector } from '../../connectors/index.js';
 import type { Fitting } from '../fitting.js';
 import { adapter, withBody, type Make } from './adapter.js';
 import { series } from './series.js';
+import { readEnd } from './read-end.js';
 
 /** Bores a feed restrictor is drilled to, mm. Common practice. */
 const RESTRICTORS = [0.8, 0.9, 1, 1.2, 1.5, 2];
@@ -9,8 +9,7 @@ const RESTRICTORS = [0.8, 0.9, 1, 1.2, 1.5, 2];
 /** Parts that do something to the flow, and parts that go through a wall or come apart. */
 export function inlineFittings(): Fitting[] {
   const list: Fitting[] = [];
-  const add = (a: string, b: string, make: Make, angle = 0): void =>
-    void list.push(adapter(parseConnector(a), parseConnector(b), angle, make));
+  const add = (a: string, b: string, make: Make, angle = 0): void => void list.push(adapter(readEnd(a), readEnd(b), angle, make));
   for (const boreMm of RESTRICTORS) {
     for (const d of [3, 4, 6]) add(`an${d} f swivel`, `an${d} m`, { kind: 'restrictor', boreMm });
     add('orb4 m', 'an4 m', { kind: 'restrictor', boreMm });
@@ -62,9 +61,8 @@ const POSTS = [
 /** Check valves of hose lines, ball and sampling valves, bulkheads of every dash size, conversions of filter posts. */
 export function furtherInline(): Fitting[] {
   const list: Fitting[] = [];
-  const add = (a: string, b: string, make: Make, angle = 0): void =>
-    void list.push(adapter(parseConnector(a), parseConnector(b), angle, make));
-  const valve = (...ends: string[]): void => void list.push(withBody(ends.map(parseConnector), 'valve'));
+  const add = (a: string, b: string, make: Make, angle = 0): void => void list.push(adapter(readEnd(a), readEnd(b), angle, make));
+  const valve = (...ends: string[]): void => void list.push(withBody(ends.map(readEnd), 'valve'));
   for (const { notation, dash } of [...series.barb, ...series['metric barb']])
     if (dash <= 12) add(notation, notation, { kind: 'check valve', bodyMm: 20 + dash, bodyHex: 10 + 2 * dash, oneWay: true });
   for (const { notation, dash } of series['npt f'])
@@ -96,7 +94,7 @@ const MOULDED = ['1/2', '5/8', '3/4', '1', '1 1/4', '1 1/2', '16mm', '19mm', '25
 /** Couplers of silicone for coolant and charge air: straight, stepped by up to two sizes, bent; and moulded rubber elbows. */
 export function couplers(): Fitting[] {
   const make = (a: string, b: string, angle: number, more: Make): Fitting =>
-    adapter(parseConnector(`hose ${a}`), parseConnector(`hose ${b}`), angle, { kind: 'coupler', ...more });
+    adapter(readEnd(`hose ${a}`), readEnd(`hose ${b}`), angle, { kind: 'coupler', ...more });
   const silicone = COUPLERS.flatMap((bore, i) =>
     COUPLERS.slice(Math.max(0, i - 2), i + 1).flatMap((small) =>
       [0, 45, 90, ...(bore === small ? [135, 180] : [])].map((angle) =>

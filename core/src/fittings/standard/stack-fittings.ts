@@ -1,10 +1,10 @@
-import { parseConnector } from '../../connectors/index.js';
 import type { Body } from '../body-schema.js';
 import { readPassages, readPlaces } from '../part-list/body-notation.js';
 import type { Fitting } from '../fitting.js';
 import type { FittingKindId } from '../fitting-kinds.js';
 import { adapter, bodied, type Make } from './adapter.js';
 import { commonBody } from './common-body.js';
+import { readEnd } from './read-end.js';
 
 /** What lies round posts of some threads: gasket of the filter, groove of a plate and plain land of a block, mm; filters by width and height. */
 interface PostFaces {
@@ -123,7 +123,7 @@ const THROUGH = '1 rim > 2 rim; 2 core > 1 core';
 function can(post: string, gasket: string, acrossMm: number, heightMm: number): Fitting {
   const body: Body = { shape: 'round', acrossMm, heightMm, places: readPlaces('face: down'), passages: [] };
   const called = `Spin-on filter ${post} (${gasket})`;
-  return bodied([parseConnector(`post ${post} f ${gasket}`)], 'spin-on filter', body, {
+  return bodied([readEnd(`post ${post} f ${gasket}`)], 'spin-on filter', body, {
     material: 'steel',
     called,
     apart: `${acrossMm} × ${heightMm} mm`,
@@ -184,7 +184,7 @@ function heads(post: string, land: string, port: string): Fitting[] {
 /** Hollow bolts that carry a post on through what is put under the filter: onto the post that is there, or into a boss. */
 function postBolts(post: string): Fitting[] {
   const bolt = (inner: 'm' | 'f', reachMm: number): Fitting =>
-    adapter(parseConnector(`post ${post} ${inner}`), parseConnector(`post ${post} m`), 0, {
+    adapter(readEnd(`post ${post} ${inner}`), readEnd(`post ${post} m`), 0, {
       kind: 'post bolt',
       material: 'steel',
       bodyMm: reachMm,
@@ -193,6 +193,9 @@ function postBolts(post: string): Fitting[] {
     });
   return REACHES_MM.flatMap((reachMm) => [bolt('f', reachMm), bolt('m', reachMm)]);
 }
+
+/** Places and passages that were read; many parts have the same. */
+const leads = new Map<string, Pick<Body, 'places' | 'passages'>>();
 
 /** A part of common proportions whose ends are where they are said to be. */
 function make(
@@ -203,7 +206,9 @@ function make(
   more: Make = {},
   figures: Partial<Pick<Body, 'heightMm' | 'opensC' | 'fullOpenC'>> = {},
 ): Fitting {
-  const connectors = ends.map(parseConnector);
-  const body: Body = { ...commonBody(connectors, kind), places: readPlaces(places), passages: readPassages(passages), ...figures };
+  const connectors = ends.map(readEnd);
+  let led = leads.get(`${places}|${passages}`);
+  if (!led) leads.set(`${places}|${passages}`, (led = { places: readPlaces(places), passages: readPassages(passages) }));
+  const body: Body = { ...commonBody(connectors, kind), ...led, ...figures };
   return bodied(connectors, kind, body, more);
 }

@@ -1,6 +1,6 @@
-import { parseConnector } from '../../connectors/index.js';
 import type { Fitting } from '../fitting.js';
 import { adapter } from './adapter.js';
+import { readEnd } from './read-end.js';
 
 /** Which sizes the trade makes of each adapter, first end against second. Common practice. */
 const PIPE_TO_FLARE: Readonly<Record<string, readonly number[]>> = {
@@ -91,7 +91,7 @@ const pipeNeighbours: [string, string][] = PIPES.flatMap((a, i) =>
 export function standardAdapters(): Fitting[] {
   const list: Fitting[] = [];
   const add = (a: string, b: string, angles: readonly number[] = [0]): void => {
-    for (const angle of angles) list.push(adapter(parseConnector(a), parseConnector(b), angle));
+    for (const angle of angles) list.push(adapter(readEnd(a), readEnd(b), angle));
   };
   for (const [pipe, dash] of pairs(PIPE_TO_FLARE)) {
     add(`npt ${pipe} m`, `an${dash} m`, [0, 45, 90]);

@@ -16,14 +16,27 @@ import { vesselFittings } from './vessel-fittings.js';
  * supplier or stock: those are a shop's.
  */
 export function standardFittings(): Fitting[] {
+  return [...(made ??= makeAll())];
+}
+
+let made: readonly Fitting[] | undefined;
+
+/** The most usual of them, some thousand: those that every shop has. */
+export function commonFittings(): Fitting[] {
   const plain = standardAdapters();
-  const all = [
+  return once([
     ...plain,
     ...inSteel(plain),
     ...britishAndMetricAdapters(),
     ...branchingFittings(),
     ...closingFittings(),
     ...inlineFittings(),
+  ]);
+}
+
+function makeAll(): Fitting[] {
+  return once([
+    ...commonFittings(),
     ...adaptersByRule(),
     ...furtherTees(),
     ...furtherClosings(),
@@ -31,11 +44,14 @@ export function standardFittings(): Fitting[] {
     ...couplers(),
     ...stackFittings(),
     ...vesselFittings(),
-  ];
-  // what was made by hand goes before what a rule makes
-  const made = new Map<string, Fitting>();
-  for (const part of all) if (!made.has(part.id)) made.set(part.id, part);
-  return [...made.values()];
+  ]);
+}
+
+/** What was made by hand goes before what a rule makes. */
+function once(all: readonly Fitting[]): Fitting[] {
+  const byId = new Map<string, Fitting>();
+  for (const part of all) if (!byId.has(part.id)) byId.set(part.id, part);
+  return [...byId.values()];
 }
 
 /** Straight pipe and flare adapters that are stocked in steel as well. */

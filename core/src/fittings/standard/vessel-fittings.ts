@@ -1,4 +1,3 @@
-import { parseConnector } from '../../connectors/index.js';
 import type { Body } from '../body-schema.js';
 import { readBody, readPassages, readPlaces } from '../part-list/body-notation.js';
 import type { Fitting } from '../fitting.js';
@@ -6,6 +5,7 @@ import type { FittingKindId } from '../fitting-kinds.js';
 import { adapter, bodied, single } from './adapter.js';
 import { commonBody } from './common-body.js';
 import { series } from './series.js';
+import { readEnd } from './read-end.js';
 
 /** Air coolers by width and height of the core with its tanks, mm. Common practice. */
 const AIR_COOLERS = [235, 330].flatMap((wide) => [75, 100, 125, 150, 200, 260].map((high) => `square ${wide} x ${high}`));
@@ -85,13 +85,13 @@ function covers(): Fitting[] {
   const drains = COVERS.flatMap((land) =>
     COVER_PORTS.map((port) => {
       const ends = [`land ${land}`, port];
-      const { acrossMm } = commonBody(ends.map(parseConnector), 'plate');
+      const { acrossMm } = commonBody(ends.map(readEnd), 'plate');
       return make(ends, 'plate', `round ${acrossMm} x 10`, 'pan face: down; drain: up', '1 - 2', `Drain cover, ${ends.join(', ')}`);
     }),
   );
   const caps = NECKS.flatMap((neck) =>
     CAP_PORTS.map((port) =>
-      adapter(parseConnector(`land ${neck}`), parseConnector(port), 0, { kind: 'filler cap', called: `Filler cap, neck ${neck}, ${port}` }),
+      adapter(readEnd(`land ${neck}`), readEnd(port), 0, { kind: 'filler cap', called: `Filler cap, neck ${neck}, ${port}` }),
     ),
   );
   return [...drains, ...caps];
@@ -100,13 +100,13 @@ function covers(): Fitting[] {
 function drainPlugs(): Fitting[] {
   return [...series['metric m'], ...series['npt m'], ...series['g m'], ...series['metric ring m']]
     .filter(({ dash }) => dash >= 5 && dash <= 14)
-    .map(({ notation }) => single(parseConnector(notation), { kind: 'drain plug', material: 'steel', apart: 'with magnet' }));
+    .map(({ notation }) => single(readEnd(notation), { kind: 'drain plug', material: 'steel', apart: 'with magnet' }));
 }
 
 /** Held by a spring that is set: in, on, and back to the tank; and those of a bypass, which open at a pressure. */
 function regulators(): Fitting[] {
   const valve = (port: string, back: string): Fitting => {
-    const ends = [port, back, 'npt 1/8 f'].map(parseConnector);
+    const ends = [port, back, 'npt 1/8 f'].map(readEnd);
     const body: Body = { ...commonBody(ends, 'valve'), passages: readPassages('1 > 2 when open; 1 - 3') };
     return bodied(ends, 'valve', body, { called: `Regulating valve, ${port} to ${back}, gauge npt 1/8 f` });
   };
@@ -116,5 +116,5 @@ function regulators(): Fitting[] {
 function make(ends: readonly string[], kind: FittingKindId, body: string, places: string, passages: string, called: string): Fitting {
   const figures = { ...readBody(body), places: readPlaces(places), passages: readPassages(passages) };
   // the ends alone do not tell two sizes of one cooler apart
-  return bodied(ends.map(parseConnector), kind, figures, { called, apart: `${figures.acrossMm} × ${figures.heightMm} mm` });
+  return bodied(ends.map(readEnd), kind, figures, { called, apart: `${figures.acrossMm} × ${figures.heightMm} mm` });
 }

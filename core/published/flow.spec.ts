@@ -1,0 +1,175 @@
+import fc from 'fast-check';
+import {
+  bendTwoK,
+  FlowFigureError,
+  frictionFactor,
+  gradeLimits,
+  hotGrade,
+  kinematicViscosity,
+  lossCoefficient,
+  oilDensity,
+  oils,
+  pressureLoss,
+  stepCoefficient,
+  twoK,
+  viscosityIndex,
+} from '../src/index.js';
+
+describe('viscosity index: the worked examples of ASTM D2270 (from memory)', () => {
+  it.each([
+    [73.3, 8.86, 92],
+    [22.83, 5.05, 156],
+    [53.47, 7.8, 111],
+  ])('%d cSt at 40 °C and %d at 100 °C: %d', (v40, v100, index) => expect(Math.round(viscosityIndex({ v40, v100 }))).toBe(index));
+
+  it.each([
+    // Y, L and H of the table of the standard: at U = L the index is 0, at U = H it is 100
+    [2, 7.994, 6.394],
+    [5, 40.23, 28.49],
+    [10, 147.7, 82.87],
+    [20, 493.2, 229.5],
+    [50, 2618, 919.6],
+  ])('with %d cSt at 100 °C it is 0 at %d cSt and 100 at %d', (v100, low, high) => {
+    expect(Math.abs(viscosityIndex({ v40: low, v100 }))).toBeLessThan(0.15);
+    expect(Math.abs(viscosityIndex({ v40: high, v100 }) - 100)).toBeLessThan(0.15);
+  });
+
+  it('has no index below 2 cSt, and no fluid thickens with heat', () => {
+    expect(() => viscosityIndex({ v40: 3, v100: 1.5 })).toThrow(FlowFigureError);
+    expect(() => viscosityIndex({ v40: 10, v100: 14 })).toThrow(/Viscosity falls|no fluid/);
+  });
+});
+
+describe('viscosity by temperature: ASTM D341', () => {
+  it('goes through both of its points, and falls all the way', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 2, max: 40, noNaN: true }), fc.double({ min: 1.5, max: 14, noNaN: true }), (v100, ratio) => {
+        const oil = { v40: v100 * ratio, v100 };
+        expect(kinematicViscosity(oil, 40) / oil.v40).toBeCloseTo(1, 3);
+        expect(kinematicViscosity(oil, 100) / oil.v100).toBeCloseTo(1, 3);
+        const falling = [-20, 0, 40, 80, 100, 120, 150].map((t) => kinematicViscosity(oil, t));
+        expect(falling).toEqual([...falling].sort((a, b) => b - a));
+      }),
+    );
+  });
+
+  it('is a straight line in log log (ν + 0.7) over log T, worked by hand for 100 and 11 cSt', () => {
+    // log log 100.7 = 0.301695, log log 11.7 = 0.028648; log T 2.495752 and 2.571884 K; slope 3.586490
+    // at 120 °C log T = 2.594558: log log Z = −0.052671, Z = 7.687
+    expect(kinematicViscosity({ v40: 100, v100: 11 }, 120)).toBeCloseTo(7.0, 1);
+  });
+
+  it('is refused outside its line', () => {
+    expect(() => kinematicViscosity({ v40: 100, v100: 11 }, 400)).toThrow(FlowFigureError);
+    expect(() => kinematicViscosity({ v40: 100, v100: 11 }, Number.NaN)).toThrow(FlowFigureError);
+  });
+});
+
+describe('oils by grade: SAE J300, viscosity at 100 °C (from memory)', () => {
+  it.each(oils.map((oil) => [oil.name, oil] as const))('%s', (_, oil) => {
+    const [from, below] = gradeLimits[hotGrade(oil)]!;
+    expect(oil.v100).toBeGreaterThanOrEqual(from);
+    expect(oil.v100).toBeLessThan(below);
+    expect(viscosityIndex(oil)).toBeGreaterThan(90);
+    expect(oilDensity(oil, 100)).toBeCloseTo(oil.density15 - 55.25, 6);
+  });
+});
+
+describe('friction factor (Darcy)', () => {
+  it.each([
+    // Moody's chart by Colebrook's equation, as handbooks print it
+    [1e5, 0, 0.018],
+    [1e6, 0, 0.0116],
+    [1e5, 0.001, 0.0222],
+    [1e6, 0.0001, 0.0134],
+    [1e6, 0.01, 0.038],
+    [1e7, 0.05, 0.0716],
+  ])('at Re %d and ε/d %d it is %d', (reynolds, roughness, factor) => expect(frictionFactor(reynolds, roughness)).toBeCloseTo(factor, 4));
+
+  it('is 64/Re where the flow is laminar, and has no step anywhere', () => {
+    for (const reynolds of [1, 64, 500, 2000]) expect(frictionFactor(reynolds, 0.001)).toBe(64 / reynolds);
+    for (const at of [2000, 4000])
+      for (const roughness of [0, 1e-4, 0.01])
+        expect(frictionFactor(at * 1.0001, roughness) / frictionFactor(at * 0.9999, roughness)).toBeCloseTo(1, 2);
+  });
+
+  it('satisfies the equation of Colebrook', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 4000, max: 1e8, noNaN: true }), fc.double({ min: 0, max: 0.05, noNaN: true }), (reynolds, roughness) => {
+        const root = Math.sqrt(frictionFactor(reynolds, roughness));
+        expect(1 / root).toBeCloseTo(-2 * Math.log10(roughness / 3.7 + 2.51 / (reynolds * root)), 6);
+      }),
+    ));
+
+  it.each([
+    [0, 0],
+    [-5, 0],
+    [Number.NaN, 0],
+    [1000, -1],
+    [1000, 0.5],
+  ])('is refused for Re %d and ε/d %d', (reynolds, roughness) => expect(() => frictionFactor(reynolds, roughness)).toThrow(RangeError));
+});
+
+describe('loss of a straight pipe', () => {
+  it('is that of Hagen and Poiseuille where it is laminar: Δp = 128·μ·L·Q/(π·d⁴)', () =>
+    fc.assert(
+      fc.property(
+        fc.record({
+          flowLpm: fc.double({ min: 0.1, max: 5, noNaN: true }),
+          boreMm: fc.double({ min: 5, max: 25, noNaN: true }),
+          lengthM: fc.double({ min: 0.1, max: 5, noNaN: true }),
+          viscosityCst: fc.double({ min: 60, max: 500, noNaN: true }),
+        }),
+        (pipe) => {
+          const density = 850;
+          const found = pressureLoss({ ...pipe, densityKgM3: density });
+          const mu = pipe.viscosityCst * 1e-6 * density;
+          const exact = (128 * mu * pipe.lengthM * (pipe.flowLpm / 60_000)) / (Math.PI * (pipe.boreMm / 1000) ** 4) / 1e5;
+          expect(found.regime).toBe('laminar');
+          expect(found.lossBar / exact).toBeCloseTo(1, 9);
+        },
+      ),
+    ));
+
+  it('is worked by hand where it is turbulent: 60 L/min of water through 10 m of 20 mm', () => {
+    // v = 1e-3/(π/4·0.02²) = 3.1831 m/s; Re = 63,662; smooth f = 0.0198; Δp = f·500·½·1000·v² = 0.50 bar
+    const { velocityMs, reynolds, regime, lossBar } = pressureLoss({
+      flowLpm: 60,
+      boreMm: 20,
+      lengthM: 10,
+      viscosityCst: 1,
+      densityKgM3: 1000,
+      roughnessMm: 0,
+    });
+    expect(velocityMs).toBeCloseTo(3.1831, 4);
+    expect(reynolds).toBeCloseTo(63_662, 0);
+    expect(regime).toBe('turbulent');
+    expect(lossBar).toBeCloseTo(0.5, 2);
+  });
+
+  it('is nothing without flow, and refused for figures that no pipe has', () => {
+    const pipe = { flowLpm: 10, boreMm: 10, lengthM: 1, viscosityCst: 10, densityKgM3: 850 };
+    expect(pressureLoss({ ...pipe, flowLpm: 0 }).lossBar).toBe(0);
+    for (const bad of [{ flowLpm: -1 }, { boreMm: 0 }, { lengthM: Number.NaN }, { viscosityCst: 0 }, { densityKgM3: -3 }])
+      expect(() => pressureLoss({ ...pipe, ...bad })).toThrow(FlowFigureError);
+  });
+});
+
+describe('bends, branches and mouths: the two constants of Hooper 1981 (from memory)', () => {
+  it('a screwed 90° elbow of 1 inch at Re 1000 has K = 800/1000 + 0.4·2', () =>
+    expect(lossCoefficient(twoK['elbow 90, screwed'], 1000, 25.4)).toBeCloseTo(1.6, 9));
+  it('an entrance has its half whatever the size', () => expect(lossCoefficient(twoK.entrance, 1e6, 5)).toBeCloseTo(0.50016, 5));
+
+  it('a bend lies between its neighbours, and turns more the more it costs', () => {
+    expect(bendTwoK(0, true)).toEqual({ k1: 0, kInf: 0 });
+    expect(bendTwoK(90, true)).toEqual({ k1: 800, kInf: 0.4 });
+    const costs = [0, 30, 45, 60, 90, 120, 150, 180].map((deg) => bendTwoK(deg, false).kInf);
+    expect(costs).toEqual([...costs].sort((a, b) => a - b));
+  });
+
+  it('a step outwards loses (1 − β²)², inwards half of 1 − β²', () => {
+    expect(stepCoefficient(10, 20)).toBeCloseTo(0.5625, 9);
+    expect(stepCoefficient(20, 10)).toBeCloseTo(0.375, 9);
+    expect(stepCoefficient(12, 12)).toBe(0);
+  });
+});
