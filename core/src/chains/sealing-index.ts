@@ -51,8 +51,11 @@ export class SealingIndex {
   private readonly counterparts = new Map<number, Connector | undefined>();
   private readonly matings = new Map<number, Mating>();
 
+  private readonly made = new Map<string, Bundle & { passages: Passage[]; shortestMm: number }>();
+  /** Parts with a body: they stand in a chain only when they are asked for, and their many ways through are worked out then. */
+  private readonly bodied = new Map<string, Fitting>();
+
   constructor(fittings: readonly Fitting[]) {
-    const made = new Map<string, Bundle & { passages: Passage[]; shortestMm: number }>();
     for (const fitting of fittings) {
       if (fitting.retired) continue;
       const nodes = fitting.ends.map((end) => this.node(end));
@@ -62,26 +65,47 @@ export class SealingIndex {
       }
       if (nodes.length === 2) this.joined.add(pairKey(nodes[0]!, nodes[1]!)).add(pairKey(nodes[1]!, nodes[0]!));
       if (nodes.length === 2 && !fitting.angleDeg && isPlain(fitting)) for (const node of nodes) this.noteCheapest(node, fitting);
-      const doing = isPlain(fitting) ? fitting.ends.length : kindOf(fitting);
-      for (const [inEnd, inNode] of nodes.entries())
-        for (const [outEnd, outNode] of nodes.entries()) {
-          const mirrored = inNode === outNode && inEnd > outEnd && !fitting.oneWay && !fitting.body;
-          if (mirrored || !joinsInside(fitting, inEnd, outEnd)) continue;
-          const turn = Math.round(turnBetween(fitting, inEnd, outEnd) * 10);
-          const key = `${inNode}>${outNode}@${turn}#${doing}`;
-          let bundle = made.get(key);
-          if (!bundle) {
-            bundle = { id: made.size, inNode, outNode, turn, simple: doing === 2, shortestMm: Infinity, passages: [] };
-            made.set(key, bundle);
-            pushTo(this.outOf, inNode, bundle);
-            pushTo(this.into, outNode, bundle);
-          }
-          bundle.passages.push({ fitting, inEnd, outEnd });
-          bundle.shortestMm = Math.min(bundle.shortestMm, lengthBetween(fitting, inEnd, outEnd));
-        }
+      if (fitting.body) this.bodied.set(fitting.id, fitting);
+      else this.addWays(fitting, nodes);
     }
-    this.turns = new Set([...made.values()].filter((b) => isPlain(b.passages[0]!.fitting)).map((b) => b.turn));
+    this.turns = new Set([...this.made.values()].filter((b) => isPlain(b.passages[0]!.fitting)).map((b) => b.turn));
     for (const [node, c] of this.connectors.entries()) pushTo(this.innerBySize, sizeGroup(bareConnector(c)), node);
+  }
+
+  /** Takes the ways through the parts that are asked for into account. */
+  admit(ids: readonly string[]): void {
+    for (const id of ids) {
+      const fitting = this.bodied.get(id);
+      if (!fitting) continue;
+      this.bodied.delete(id);
+      this.addWays(
+        fitting,
+        fitting.ends.map((end) => this.node(end)),
+      );
+      // what was gathered without them
+      this.bundles.length = 0;
+      this.inner.length = 0;
+    }
+  }
+
+  private addWays(fitting: Fitting, nodes: readonly number[]): void {
+    const doing = isPlain(fitting) ? fitting.ends.length : kindOf(fitting);
+    for (const [inEnd, inNode] of nodes.entries())
+      for (const [outEnd, outNode] of nodes.entries()) {
+        const mirrored = inNode === outNode && inEnd > outEnd && !fitting.oneWay && !fitting.body;
+        if (mirrored || !joinsInside(fitting, inEnd, outEnd)) continue;
+        const turn = Math.round(turnBetween(fitting, inEnd, outEnd) * 10);
+        const key = `${inNode}>${outNode}@${turn}#${doing}`;
+        let bundle = this.made.get(key);
+        if (!bundle) {
+          bundle = { id: this.made.size, inNode, outNode, turn, simple: doing === 2, shortestMm: Infinity, passages: [] };
+          this.made.set(key, bundle);
+          pushTo(this.outOf, inNode, bundle);
+          pushTo(this.into, outNode, bundle);
+        }
+        bundle.passages.push({ fitting, inEnd, outEnd });
+        bundle.shortestMm = Math.min(bundle.shortestMm, lengthBetween(fitting, inEnd, outEnd));
+      }
   }
 
   /** The number of a connector; one the catalogue does not have gets the next. */

@@ -50,6 +50,7 @@ export function solveChains(query: ChainQuery): ChainAnswer {
   const maxFittings = bounded(query.maxFittings ?? 3, 0, 6, 'maxFittings');
   checkConstraints(query, maxFittings);
   const index = sealingIndex(query.fittings);
+  index.admit(query.constraints?.use ?? []);
   const { found, complete } = search(query, index, limit, maxFittings);
   const chains = found.map((partial) => asChain(partial, query, index));
   // with several goals nothing is missing as long as one is reached; which part would be, is asked of one
