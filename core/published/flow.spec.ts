@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   bendTwoK,
+  drainCapacity,
   FlowFigureError,
   frictionFactor,
   gradeLimits,
@@ -152,6 +153,24 @@ describe('loss of a straight pipe', () => {
     expect(pressureLoss({ ...pipe, flowLpm: 0 }).lossBar).toBe(0);
     for (const bad of [{ flowLpm: -1 }, { boreMm: 0 }, { lengthM: Number.NaN }, { viscosityCst: 0 }, { densityKgM3: -3 }])
       expect(() => pressureLoss({ ...pipe, ...bad })).toThrow(FlowFigureError);
+  });
+});
+
+describe('a drain by gravity', () => {
+  it('that runs full and laminar carries what Hagen and Poiseuille say: Q = π·d⁴·g·h/(128·ν·L)', () => {
+    const { oilLpm, laminar } = drainCapacity({
+      boreMm: 12.7,
+      fallMm: 100,
+      lengthMm: 500,
+      viscosityCst: 200,
+      densityKgM3: 850,
+      filling: 1,
+      froth: 1,
+      k: 0,
+    });
+    // π·0.0127⁴·9.80665·0.1/(128·2e-4·0.5) = 6.261e-6 m³/s
+    expect(laminar).toBe(true);
+    expect(oilLpm).toBeCloseTo(6.261e-6 * 60_000, 2);
   });
 });
 

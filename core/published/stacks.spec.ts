@@ -135,6 +135,13 @@ describe('a ring for a groove', () => {
     expect(found.words).toMatch(problem ? /^Does not do/ : /^Seals/);
   });
 
+  it('in hand is not judged by a depth that nobody measured, unless it cannot do at any', () => {
+    const unmeasured = { groove: readLand('62x71')! };
+    expect(checkRing(unmeasured, { insideMm: 61, sectionMm: 3.5 }, oil).words).toMatch(/^Cannot be told yet/);
+    expect(checkRing(unmeasured, { insideMm: 50, sectionMm: 3.5 }, oil).words).toMatch(/^Does not do: it is stretched/);
+    expect(checkRing(unmeasured, { insideMm: 61, sectionMm: 3.5, compound: 'epdm' }, oil).words).toMatch(/takes it apart/);
+  });
+
   it('must lie on the face against it, inside and outside', () => {
     const ring = { insideMm: 62.5, sectionMm: 3.5 };
     expect(ringInBed(ring, bed).problem).toBeUndefined();

@@ -103,7 +103,7 @@ const HEAT: Readonly<Record<Metal, readonly [min: number, max: number]>> = {
 /** What an end made up with its partner bears in a metal. The maker's figures go first. */
 export function endRating(end: Connector, material: string | undefined): Rating {
   let known = ratings.get(end);
-  if (!known) ratings.set(end, (known = new Map()));
+  if (!known) ratings.set(end, (known = new Map<string, Rating>()));
   let rating = known.get(material ?? '');
   if (!rating) known.set(material ?? '', (rating = rate(end, material)));
   return rating;

@@ -6,3 +6,6 @@ export { gradeLimits, hotGrade, oilDensity, oils, type Oil } from './oils.js';
 export { lineLoss, type LineLoss, type LossElement, type Running } from './line-loss.js';
 export { dischargeCoefficient, restrictorFlow, restrictorFor, type Restrictor } from './orifice.js';
 export { drainCapacity, wetted, type DrainCapacity, type GravityDrain } from './gravity-drain.js';
+export { figuresOf, serviceFigures, type ServiceFigures } from './service-figures.js';
+export { deratedBar, selectHose, type HoseDuty, type HoseVerdict } from './select-hose.js';
+export { sizeHose, type FlowState, type SizeCandidate, type SizeVerdict, type Sizing, type StateOutcome } from './size-hose.js';

@@ -51,11 +51,17 @@ export function checkPart(entry: PartEntry): PartProblem[] {
   }
 }
 
-function checkHose({ construction, boreMm, outsideMm, minTempC, maxTempC }: Hose): PartProblem[] {
+/** A hose is called by a bore that it has, within this share. */
+const CALLED_WITHIN = 0.1;
+
+function checkHose({ construction, boreMm, metricMm, outsideMm, minTempC, maxTempC }: Hose): PartProblem[] {
   return [
     ...knownConstruction(construction),
     ...(boreMm > 0 ? [] : [{ field: 'boreMm', message: 'A hose has a bore.' }]),
     ...(outsideMm > boreMm ? [] : [{ field: 'outsideMm', message: `A hose of ${boreMm} mm bore is wider outside than ${outsideMm} mm.` }]),
+    ...(metricMm === undefined || Math.abs(metricMm - boreMm) <= CALLED_WITHIN * metricMm
+      ? []
+      : [{ field: 'metricMm', message: `A hose of ${boreMm} mm bore is not called ${metricMm} mm.` }]),
     ...(maxTempC > minTempC ? [] : [{ field: 'maxTempC', message: 'The highest temperature is not above the lowest.' }]),
   ];
 }

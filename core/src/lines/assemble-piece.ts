@@ -70,7 +70,7 @@ export function withCut(
   try {
     const cut = arithmetic(piece, piece.length, [endA, endB], assembled.hose);
     if (assembled.hose) checkCrimped(line, piece, assembled.hose, cut, say);
-    return { ...assembled, cut: { ...cut, ...madeBefore(piece, cut, say) } };
+    return { ...assembled, cut: { ...cut, ...madeBefore(piece, cut, assembled.hose, say) } };
   } catch (error) {
     if (!(error instanceof CutLengthError)) throw error;
     say('length-too-short', error.message, { hint: error.hint });
@@ -113,7 +113,12 @@ function checkCrimped(line: Line, piece: Piece, hose: Hose, { assemblyMm }: CutA
 const MOST_EXTRA = 0.06;
 
 /** What is bought made up or on the car already has the length it has. */
-function madeBefore({ source, hasMm }: Piece, { assemblyMm }: CutArithmetic, say: Say): Pick<CutArithmetic, 'shortenMm'> {
+function madeBefore(
+  { source, hasMm }: Piece,
+  { assemblyMm }: CutArithmetic,
+  hose: Hose | undefined,
+  say: Say,
+): Pick<CutArithmetic, 'shortenMm'> {
   if (source === 'cut') return {};
   const what = source === 'bought' ? 'The bought hose' : 'The hose that is kept';
   if (hasMm === undefined) {
@@ -123,8 +128,10 @@ function madeBefore({ source, hasMm }: Piece, { assemblyMm }: CutArithmetic, say
   const over = Math.round((hasMm - assemblyMm) * 10) / 10;
   if (over < 0)
     say('made-hose-too-short', `${what} is ${Math.abs(over)} mm too short: ${hasMm} mm seat to seat, and ${assemblyMm} mm are needed.`);
-  else if (source === 'kept' && over >= 1) return { shortenMm: over };
-  else if (source === 'bought' && over > assemblyMm * MOST_EXTRA) say('made-hose-too-long', `${what} is ${over} mm longer than is needed.`);
+  // what is crimped cannot be opened again
+  const final = source === 'bought' || (hose !== undefined && constructionById(hose.construction).endStyle === 'crimp');
+  if (!final && over >= 1) return { shortenMm: over };
+  if (final && over > assemblyMm * MOST_EXTRA) say('made-hose-too-long', `${what} is ${over} mm longer than is needed.`);
   return {};
 }
 

@@ -117,6 +117,10 @@ describe('a line says of its hose', () => {
     expect(command).toMatchObject({ do: 'edit-piece', set: { source: 'bought' } });
     const { set } = command as { set: Parameters<typeof withPiece>[1] };
     expect(rules(withPiece(crimped, set)).map((f) => f.rule)).toEqual([]);
+    // one that is on the car is not opened to be shortened
+    const kept = withPiece(crimped, { source: 'kept', hasMm: 900 });
+    expect(rules(kept).map((f) => f.rule)).toEqual(['made-hose-too-long']);
+    expect(assembleLine(kept, document, catalogue).pieces[0]!.cut!.shortenMm).toBeUndefined();
   });
 
   it('nothing of the nuts of a hard line, which turn on it; and makes no joint of a flare and its tube', () => {

@@ -23,7 +23,10 @@ const MOST_OFFERED = 8;
  */
 export function partsBetween(gap: Gap, kind: FittingKindId | null, catalogue: Catalogue, options: WaysOptions = {}): PartBetween[] {
   if (kind === null)
-    return waysAcross(gap, catalogue, { ...options, limit: MOST_OFFERED, bare: true }).ways.map((way) => ({ parts: [], way }));
+    return waysAcross(gap, catalogue, { ...options, limit: MOST_OFFERED, bare: true, ownEnd: true }).ways.map((way) => ({
+      parts: [],
+      way,
+    }));
   const ofKind = catalogue.fittings.filter((f) => !f.retired && f.ends.length > 1 && kindOf(f) === fittingKind(kind).id);
   const maxFittings = options.wishes?.mostFittings ?? USUAL_MOST_FITTINGS;
   const fewest = fewestThrough({ from: gap.from.connector, to: gap.to.connector, fittings: catalogue.fittings, maxFittings });
@@ -39,7 +42,8 @@ export function partsBetween(gap: Gap, kind: FittingKindId | null, catalogue: Ca
     // those that follow cannot have fewer joints than what is found
     if (found.length >= MOST_OFFERED && found.sort(fewerFirst)[MOST_OFFERED - 1]!.way.jointCount < fittings + 1) break;
     const wishes = { ...options.wishes, use };
-    for (const way of waysAcross(gap, catalogue, { ...options, wishes, limit: 1, bare: true }).ways) found.push({ parts: use, way });
+    for (const way of waysAcross(gap, catalogue, { ...options, wishes, limit: 1, bare: true, ownEnd: true }).ways)
+      found.push({ parts: use, way });
   }
   return found.sort(fewerFirst).slice(0, MOST_OFFERED);
 }

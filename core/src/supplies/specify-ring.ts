@@ -82,13 +82,25 @@ export function checkRing(
   ring: Pick<ORing, 'insideMm' | 'sectionMm'> & { readonly compound?: string },
   use: SealUse,
 ): RingFit & { readonly words: string } {
-  const fit = fitOf(bed, ring);
+  const { groove } = bed;
+  // of a groove that nobody measured: as if it were as deep as the ring likes it; what is wrong even so can be told
+  const unmeasured = groove.depthMm === undefined;
+  const kind = unmeasured ? { ...bed, groove: { ...groove, depthMm: ring.sectionMm * (1 - IDEAL_SQUEEZE) } } : bed;
+  const fit = fitOf(kind, ring);
   const hotC = use.hotC ?? fluidById(use.fluid).hotC;
   const compound = compounds.find((c) => c.id === ring.compound);
   const unfit = compound && refusal(compound, use.fluid, hotC);
-  const problem = fit.problem ?? (unfit && `${compound.name}: ${unfit}`);
+  const wrong = fit.problem ?? (unfit && `${compound!.name}: ${unfit}`);
   const asked = compound ? '' : ' Make sure of its compound: nobody can see it.';
-  return { ...fit, ...(problem ? { problem } : {}), words: problem ? `Does not do: ${problem}.` : `Seals: ${ringWords(fit)}.${asked}` };
+  const words = wrong
+    ? `Does not do: ${wrong}.`
+    : unmeasured
+      ? 'Cannot be told yet: measure how deep the groove is, the squeeze follows from it.'
+      : `Seals: ${ringWords(fit)}.${asked}`;
+  const problem = wrong ?? (unmeasured ? 'the depth of the groove is not said' : undefined);
+  if (!unmeasured) return { ...fit, ...(problem ? { problem } : {}), words };
+  const { insideMm, sectionMm, stretchPercent } = fit;
+  return { insideMm, sectionMm, stretchPercent, ...(problem ? { problem } : {}), words };
 }
 
 /** `stretched by 2 %, squeezed by 24 %, fills 81 % of the groove`. */

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { findFitting, takeWayCommands, type SolvedJob, type SolvedWay, type SolveProgress } from '@gewinde/core';
+import { findFitting, findHoseEnd, takeWayCommands, type SolvedJob, type SolvedWay, type SolveProgress } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { catchError, endWith, map, type Observable, of, scan, startWith, Subject, switchMap, takeUntil } from 'rxjs';
 import { JobStore } from '../data/job-store';
@@ -75,6 +75,7 @@ export class SolveDialog {
       key: keyOf(end),
       which: this.which(end),
       take: end.way !== undefined && !end.same && !this.left().has(keyOf(end)),
+      other: findHoseEnd(this.view.catalogue()!, end.way?.otherEnd ?? null)?.name,
       parts:
         end.way?.fittings.map(({ id }) => findFitting(this.view.catalogue()!, id)?.name ?? id).join('; ') || 'no fitting between the two',
       price: end.way ? (end.way.priceMinor / 100).toFixed(2) : '',
