@@ -9,3 +9,4 @@ export { drainCapacity, wetted, type DrainCapacity, type GravityDrain } from './
 export { figuresOf, serviceFigures, type ServiceFigures } from './service-figures.js';
 export { deratedBar, selectHose, type HoseDuty, type HoseVerdict } from './select-hose.js';
 export { sizeHose, type FlowState, type SizeCandidate, type SizeVerdict, type Sizing, type StateOutcome } from './size-hose.js';
+export { balance, type BalancedFlow, type FlowEdge, type FlowNode } from './network.js';

@@ -90,7 +90,7 @@ export function checkRing(
   const hotC = use.hotC ?? fluidById(use.fluid).hotC;
   const compound = compounds.find((c) => c.id === ring.compound);
   const unfit = compound && refusal(compound, use.fluid, hotC);
-  const wrong = fit.problem ?? (unfit && `${compound!.name}: ${unfit}`);
+  const wrong = fit.problem ?? (unfit && `${compound.name}: ${unfit}`);
   const asked = compound ? '' : ' Make sure of its compound: nobody can see it.';
   const words = wrong
     ? `Does not do: ${wrong}.`
