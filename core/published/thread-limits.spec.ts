@@ -1,5 +1,15 @@
 import { parseThread, threadLibrary, threadLimits } from '../src/index.js';
 
+/** es, Td, Td2, TD2 and TD1 of a thread, µm. */
+const micrometresOf = (designation: string) => {
+  const thread = parseThread(designation);
+  const { external, internal, classes } = threadLimits(thread);
+  const micrometres = (mm: number): number => Math.round(mm * 1e4) / 10;
+  const wide = ({ min, max }: { min: number; max: number }): number => micrometres(max - min);
+  const es = micrometres(thread.majorMm - external.major.max);
+  return { classes, figures: [es, wide(external.major), wide(external.pitch), wide(internal.pitch), wide(internal.minor)] };
+};
+
 /** Values are from memory of the sources named, rounded as they print them. */
 describe('ISO 965-1: tolerances of 6g and 6H, µm, as printed (from memory)', () => {
   it.each([
@@ -36,18 +46,9 @@ describe('ISO 965-1: tolerances of 6g and 6H, µm, as printed (from memory)', ()
     ['M48×5', 71, 530, 250, 335, 710],
     ['M52×5', 71, 530, 250, 335, 710],
   ])('%s', (designation, ...printed) => {
-    const thread = parseThread(designation);
-    const { external, internal, classes } = threadLimits(thread);
-    const micrometres = (mm: number): number => Math.round(mm * 1e4) / 10;
-    const wide = ({ min, max }: { min: number; max: number }): number => micrometres(max - min);
+    const { classes, figures } = micrometresOf(designation);
     expect(classes).toBe('6g/6H');
-    expect([
-      micrometres(thread.majorMm - external.major.max),
-      wide(external.major),
-      wide(external.pitch),
-      wide(internal.pitch),
-      wide(internal.minor),
-    ]).toEqual(printed);
+    expect(figures).toEqual(printed);
   });
 
   it.each([
@@ -55,18 +56,9 @@ describe('ISO 965-1: tolerances of 6g and 6H, µm, as printed (from memory)', ()
     ['M100×6', 81, 600, 300, 400, 800],
     ['M20×3', 48, 375, 180, 236, 500],
   ])('%s, which the tables do not print, by its formulas, and says so', (designation, ...reckoned) => {
-    const thread = parseThread(designation);
-    const { external, internal, classes } = threadLimits(thread);
-    const micrometres = (mm: number): number => Math.round(mm * 1e4) / 10;
-    const wide = ({ min, max }: { min: number; max: number }): number => micrometres(max - min);
+    const { classes, figures } = micrometresOf(designation);
     expect(classes).toBe('6g/6H by formula');
-    expect([
-      micrometres(thread.majorMm - external.major.max),
-      wide(external.major),
-      wide(external.pitch),
-      wide(internal.pitch),
-      wide(internal.minor),
-    ]).toEqual(reckoned);
+    expect(figures).toEqual(reckoned);
   });
 
   it('are there for every metric thread of the library: none is reckoned by formula', () =>
