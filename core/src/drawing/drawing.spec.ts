@@ -1,5 +1,6 @@
 import { breather, catalogue, document, drain, feed, withAngle, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
+import { hoseEndProblem } from '../hose/index.js';
 import { assembleLine } from '../lines/index.js';
 import { bendFrames, inclination, pointAt, startFrame, turn } from './frame.js';
 import {
@@ -102,11 +103,12 @@ describe('small drawings', () => {
 
   it('fit every adapter and hose end of the catalogue', () => {
     for (const f of catalogue.fittings) expectInside(fittingDrawing(f, size));
-    for (const e of catalogue.hoseEnds)
+    // each construction, connector and angle comes up among a third of them
+    for (const e of catalogue.hoseEnds.filter((_, i) => i % 3 === 0))
       expectInside(
         hoseEndDrawing(
           e,
-          catalogue.hoses.find((h) => h.construction === e.construction && h.dash === e.dash),
+          catalogue.hoses.find((h) => hoseEndProblem(e, h) === undefined),
           size,
         ),
       );

@@ -20,11 +20,12 @@ const c = parseConnector;
 
 describe('the standard adapters', () => {
   it('are written by their ends, which read back', () => {
-    for (const f of all) {
-      if (f.ends.length === 2 && isPlain(f)) expect(f.id.startsWith(adapterId(f.ends[0]!, f.ends[1]!, f.angleDeg ?? 0))).toBe(true);
-      for (const end of f.ends) expect(parseConnector(formatConnector(end))).toEqual(end);
-      if (isPlain(f)) expect(f.name).toContain(formatConnector(bareConnector(f.ends[0]!)).split(' ')[0]);
-    }
+    const misnamed = all.filter(isPlain).filter(({ id, name, ends, angleDeg = 0 }) => {
+      const first = formatConnector(bareConnector(ends[0]!)).split(' ')[0]!;
+      return !name.includes(first) || (ends.length === 2 && !id.startsWith(adapterId(ends[0]!, ends[1]!, angleDeg)));
+    });
+    expect(misnamed.map((f) => f.id)).toEqual([]);
+    for (const end of new Set(all.flatMap((f) => f.ends))) expect(parseConnector(formatConnector(end))).toEqual(end);
   });
 
   it('are no wider inside than the narrower of their ends', () => {
@@ -33,10 +34,7 @@ describe('the standard adapters', () => {
   });
 
   it('carry no price and say where their dimensions come from', () => {
-    for (const f of all) {
-      expect(f.priceMinor).toBeUndefined();
-      expect(f.source).toContain('common proportions');
-    }
+    expect(all.filter((f) => f.priceMinor !== undefined || !f.source!.includes('common proportions'))).toEqual([]);
   });
 
   it('elbows are as long as their legs together', () => {
@@ -88,14 +86,14 @@ describe('the kinds', () => {
     expect(all.length).toBeGreaterThan(8000);
     expect(all.flatMap((f) => checkFitting(f).map(({ message }) => `${f.id}: ${message}`))).toEqual([]);
     expect(byId.size).toBe(all.length);
-    for (const f of all) {
-      expect([f.id, f.id.length <= letters.partId, f.name.length <= letters.partName]).toEqual([f.id, true, true]);
-      expect(f.massG).toBeGreaterThan(0);
-      expect(f.maxBar).toBeGreaterThan(0);
-      expect(f.lengthMm).toBeGreaterThan(1);
-      expect(f.minTempC!).toBeLessThan(f.maxTempC!);
-      if (f.angleDeg || (f.ends.length > 2 && !f.body)) expect(f.legsMm).toHaveLength(f.ends.length);
-    }
+    const odd = all.filter(
+      ({ id, name, massG = 0, maxBar = 0, lengthMm = 0, minTempC = 0, maxTempC = 0, angleDeg, legsMm, ends, body }) =>
+        id.length > letters.partId ||
+        name.length > letters.partName ||
+        !(massG > 0 && maxBar > 0 && lengthMm > 1 && minTempC < maxTempC) ||
+        ((angleDeg || (ends.length > 2 && !body)) && legsMm?.length !== ends.length),
+    );
+    expect(odd.map((f) => f.id)).toEqual([]);
   });
 
   it('weigh what metal of their size weighs', () => {
