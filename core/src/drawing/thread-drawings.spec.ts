@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { everyConnector, parseConnector } from '../connectors/index.js';
 import { fit, measurableThreads, parseThread, threadData, threadLibrary, threadSystem } from '../threads/index.js';
+import { mate } from '../seals/index.js';
 import { jointDrawing } from './joint-drawing.js';
 import { boundsOf, type AreaShape, type Drawing, type TextShape } from './shape.js';
 import { threadDrawing } from './thread-drawing.js';
@@ -110,6 +111,13 @@ describe('two connectors in section', () => {
       }),
       { numRuns: 500 },
     );
+  });
+
+  it('are drawn for every pair that seals on a cone: its angle is known', () => {
+    const all = everyConnector().filter((c) => ['1/4', '6', 'M16x1.5', '3/16', 'M10x1'].includes(c.size));
+    const pairs = all.flatMap((a) => all.map((b) => [a, b] as const)).filter(([a, b]) => mate(a, b).kind === 'cone');
+    expect(pairs.length).toBeGreaterThan(20);
+    for (const [a, b] of pairs) expect(jointDrawing(a, b, size).shapes.length).toBeGreaterThan(3);
   });
 
   it('show what seals: ring, washer, gasket, and nothing where nothing does', () => {

@@ -71,6 +71,8 @@ export const inchFamilies: readonly Family[] = [
     genders: ['male', 'female'],
     maySwivel: false,
     shape: 'stud',
+    // the seat in the port stands out at 42 to 45°: SAE J512, from memory
+    coneHalfAngleDeg: 45,
     thread: from(invertedFlareThreads),
     sealsOn: (gender) =>
       gender === 'male' ? 'the double flare of its tube, pressed by the nut' : 'the inverted seat at the bottom of the port',

@@ -109,6 +109,8 @@ export const metricFamilies: readonly Family[] = [
     genders: ['male', 'female'],
     maySwivel: false,
     shape: 'stud',
+    // 115° over the flare: ISO 4038, from memory
+    coneHalfAngleDeg: 57.5,
     thread: metricSize,
     sealsOn: (gender) => (gender === 'male' ? 'the bubble of its tube, pressed by the nut' : 'the seat at the bottom of the port'),
     standard: 'ISO 4038',
