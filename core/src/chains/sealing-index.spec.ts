@@ -103,3 +103,20 @@ describe('an open end', () => {
     expect(served('npt 1/8 f', 'bubble m10x1 m')).toBeUndefined();
   });
 });
+
+describe('parts with a body', () => {
+  const plate = standardFittings().find((f) => f.id === 'sandwich-plate-m20x1.5-62x71-orb10-f')!;
+
+  it('lead nowhere until they are asked for, and then wherever they are joined inside', () => {
+    const own = new SealingIndex([plate]);
+    const block = own.node(c('post m20x1.5 m 56x84'));
+    expect(own.bundlesFrom(block)).toEqual([]);
+    own.admit([plate.id, 'ghost']);
+    const ways = own.bundlesFrom(block);
+    expect(ways.length).toBeGreaterThan(0);
+    expect(ways.every((way) => way.passages.every(({ fitting }) => fitting === plate))).toBe(true);
+    // asked for again, they are not there twice
+    own.admit([plate.id]);
+    expect(own.bundlesFrom(block)).toHaveLength(ways.length);
+  });
+});

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { formatConnector, endForm, parseConnector } from '../connectors/index.js';
 import { adapter, standardFittings, turnBetween, type Fitting } from '../fittings/index.js';
 import { counterpart, solveChains, usualWeights, whyNone } from './index.js';
@@ -153,6 +154,37 @@ describe('wishes', () => {
     expect(
       whyNone({ ...query, maxFittings: 1, takeOffs: [{ to: 'sensor', connector: parseConnector('m27x2 m washer') }] })[0]!.constraint,
     ).toBe('takeOffs');
+  });
+});
+
+describe('several goals', () => {
+  const c = parseConnector;
+  const ends = ['an6 f swivel', 'an4 f swivel', 'orb6 m', 'm14x1.5 m washer', 'npt 1/4 m', 'g 1/4 f swivel', 'barb 3/8'];
+  const ports = ['m14x1.5 f washer', 'orb6 f', 'npt 1/4 f', 'rc 1/8 f', 'g 1/4 f', 'an6 m'];
+
+  it('are the same as each of them asked for alone, the best of all first', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...ports),
+        fc.uniqueArray(fc.record({ end: fc.constantFrom(...ends), costMinor: fc.integer({ min: 0, max: 3000 }) }), {
+          selector: (g) => g.end,
+          minLength: 1,
+          maxLength: 4,
+        }),
+        (port, asked) => {
+          const query = { from: c(port), to: c(asked[0]!.end), fittings: catalogue, maxFittings: 2, weights: usualWeights };
+          const goals = asked.map(({ end, costMinor }) => ({ connector: c(end), costMinor }));
+          const together = solveChains({ ...query, goals, limit: 4 }).chains;
+          const alone = asked.flatMap(({ end, costMinor }) =>
+            solveChains({ ...query, to: c(end), limit: 4 }).chains.map((chain) => [chain.jointCount, chain.costMinor + costMinor] as const),
+          );
+          const best = alone.sort((a, b) => a[0] - b[0] || a[1] - b[1]).slice(0, 4);
+          expect(together.map((chain) => [chain.jointCount, chain.costMinor])).toEqual(best);
+          for (const chain of together) expect(chain.joints.every((j) => j.outcome === 'seals')).toBe(true);
+        },
+      ),
+      { numRuns: 25 },
+    );
   });
 });
 

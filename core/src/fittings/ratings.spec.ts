@@ -52,6 +52,24 @@ describe('what a part bears', () => {
   });
 });
 
+describe('what gives way before its joints', () => {
+  it.each([
+    ['cooler', 'orb10 f', 10, 'the core of the cooler'],
+    ['spin-on filter', 'orb10 f', 14, 'the can of the filter'],
+    ['tank', 'an10 m', 0.5, 'its thin walls; a tank is vented'],
+    ['filler cap', 'an10 m', 0.5, 'the neck it sits on, which holds no pressure'],
+  ] as const)('a %s with %s bears %d bar, by %s', (kind, end, maxBar, barBy) =>
+    expect(partRating({ ends: [parseConnector(end), parseConnector(end)], kind, material: 'aluminium' })).toMatchObject({ maxBar, barBy }),
+  );
+
+  it('a moulded part bears the heat of its rubber, and a blank over a barb hardly any pressure', () => {
+    const hose = parseConnector('hose 3/4');
+    expect(partRating({ ends: [hose, hose], material: 'silicone' })).toMatchObject({ minTempC: -55, maxTempC: 175, heatBy: 'silicone' });
+    expect(partRating({ ends: [hose, hose], material: 'rubber' }).maxTempC).toBe(125);
+    expect(partRating({ ends: [hose], material: 'rubber' })).toMatchObject({ maxBar: 2, barBy: 'a blank of rubber' });
+  });
+});
+
 describe('spanners', () => {
   it('go over what they are for, and are ones that exist', () => {
     fc.assert(

@@ -140,6 +140,9 @@ const BODIES: Readonly<Partial<Record<FittingKindId, readonly [bar: number, by: 
 /** Moulded parts bear what they are made of: heat by their rubber, pressure by their plies and clamps. Common practice. */
 const MOULDED: Readonly<Record<string, readonly [min: number, max: number]>> = { silicone: [-55, 175], rubber: [-40, 125] };
 
+/** A blank of rubber over a barb, bar: it is for what is closed off, not for a line under pressure. Common practice. */
+const RUBBER_BLANK = 2;
+
 /** What a part bears: what the weakest of its ends does, or its body. */
 export function partRating({ ends, material, kind }: Pick<Fitting, 'ends' | 'material' | 'kind'>): Rating {
   const body = kind && BODIES[kind];
@@ -148,6 +151,7 @@ export function partRating({ ends, material, kind }: Pick<Fitting, 'ends' | 'mat
     const rated = endRating(end, material);
     return moulded ? { ...rated, minTempC: moulded[0], maxTempC: moulded[1], heatBy: material! } : rated;
   });
+  if (material === 'rubber' && ends.length === 1) all.push({ ...all[0]!, maxBar: RUBBER_BLANK, barBy: 'a blank of rubber' });
   if (body) all.push({ ...all[0]!, maxBar: body[0], barBy: body[1] });
   const weakest = all.reduce((a, b) => (b.maxBar < a.maxBar ? b : a));
   const coolest = all.reduce((a, b) => (b.maxTempC < a.maxTempC ? b : a));

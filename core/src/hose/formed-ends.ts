@@ -28,7 +28,9 @@ export function formedEnds({ construction, dash, boreMm, outsideMm }: Hose): Hos
     material: construction === 'aluminium-tube' ? 'aluminium' : 'steel',
     source: SOURCE,
   };
-  const flares = FORMED.flatMap(({ ends, name, id, takesMm, most }) =>
+  // aluminium is flared once, to 37°: folded over or steeper it cracks
+  const made = construction === 'aluminium-tube' ? FORMED.slice(0, 1) : FORMED;
+  const flares = made.flatMap(({ ends, name, id, takesMm, most }) =>
     series[ends]
       .filter((end) => end.dash === dash && dash <= most)
       .map(({ notation }): HoseEnd => {

@@ -74,6 +74,8 @@ describe('the standard hose ends', () => {
       ['inverted 3/8 m', true, 'steel'],
       ['bead 3/8', true, 'steel'],
     ]);
+    // aluminium cracks in any other flare
+    expect(tube('aluminium-tube', 6).map(([connector]) => connector)).toEqual(['an6 f swivel', 'bead 3/8']);
     expect(tube('aluminium-tube', 16).map(([connector]) => connector)).toEqual(['an16 f swivel', 'bead 1']);
     expect(ends.filter((e) => e.construction === 'crimped').every((e) => e.material === 'steel')).toBe(true);
   });

@@ -1,8 +1,9 @@
 import { catalogue, document, drain, feed, ports, withPiece, withWay } from '../../testing/sample-job.js';
 import { usualWeights } from '../chains/index.js';
 import { formatConnector, parseConnector } from '../connectors/index.js';
-import { findHoseEnd } from '../job/index.js';
-import { assembleLine, gapOf, otherEnds, takeWayCommands, waysAcross } from './index.js';
+import type { Hose } from '../hose/index.js';
+import { checkPart, findHoseEnd } from '../job/index.js';
+import { assembleJob, assembleLine, gapOf, otherEnds, solveJob, takeWayCommands, waysAcross } from './index.js';
 
 /** With a far end that is not bent. */
 const straight = withPiece(feed, { endB: 'end-ptfe-6-0' });
@@ -76,6 +77,36 @@ describe('ways to the other ends of a hose', () => {
     ]);
     expect(takeWayCommands('feed', way(), second!).map((c) => c.do)).toEqual(['take-way']);
     expect(takeWayCommands('feed', way(straight, 1), ask(straight, 1).ways[0]!)[0]).toMatchObject({ set: { endB: 'end-ptfe-6-0-orb6m' } });
+  });
+});
+
+describe('all ends solved together', () => {
+  const solved = (parts = catalogue) => {
+    const open = withWay(withWay(feed, 0, null), 1, null);
+    const work = solveJob(assembleJob({ ...document, lines: [open] }, parts), { weights: usualWeights });
+    for (let step = work.next(); ; step = work.next()) if (step.done) return step.value.ends;
+  };
+
+  it('keep the end that is on its hose, as long as there is a way to it', () =>
+    expect(solved().map((end) => [end.way?.otherEnd, end.way!.fittings.length])).toEqual([
+      [undefined, 1],
+      [undefined, 1],
+    ]));
+
+  it('take another one where there is none', () => {
+    const ends = solved({ ...catalogue, fittings: [] });
+    expect(ends.map((end) => end.way?.otherEnd)).toEqual(['end-ptfe-6-0-m14x1.5mwasher', 'end-ptfe-6-45-orb6madjustable']);
+    expect(ends.every((end) => end.why === undefined)).toBe(true);
+  });
+});
+
+describe('a hose in the store', () => {
+  const hose = catalogue.hoses.find((h) => h.id === 'hose-coolant-16mm')!;
+  const said = (part: Hose) => checkPart({ kind: 'hose', part }).map((p) => p.message);
+
+  it('is called by a bore that it has', () => {
+    expect(said(hose)).toEqual([]);
+    expect(said({ ...hose, metricMm: 19 })).toEqual(['A hose of 16 mm bore is not called 19 mm.']);
   });
 });
 

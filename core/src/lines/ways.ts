@@ -197,8 +197,13 @@ function waysToOtherEnds(
   // what is to be used takes its room
   if (most < (query.constraints?.use?.length ?? 0)) return [];
   const { chains } = solveChains({ ...query, goals, maxFittings: most, limit: MOST_OTHERS * 2 });
+  // a push-in coupling is no way to join a thread
+  const pushed = near.connector.family === 'qc';
   return chains
-    .filter(({ jointCount, joints }) => (best === undefined || jointCount < best) && !joints.some((j) => j.risk))
+    .filter(
+      ({ jointCount, joints }) =>
+        (best === undefined || jointCount < best) && !joints.some((j) => j.risk || (j.kind === 'push' && !pushed)),
+    )
     .slice(0, MOST_OTHERS)
     .map((chain) => ({ chain, end: goals[chain.goal!]!.end }));
 }
