@@ -1,4 +1,4 @@
-import type { Component, Port } from '../job/index.js';
+import { componentFlowProblem, type Component, type Port } from '../job/index.js';
 import { settlePartPorts } from './component-part.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf } from './command-schemas.js';
@@ -37,6 +37,8 @@ export function editComponent(draft: JobDraft, { id, version, set }: CommandOf<'
     ...(metal ? { metal } : {}),
     ...(set.name === undefined ? {} : { name: set.name.trim() }),
   };
+  const problem = next.flow && componentFlowProblem(next.flow);
+  if (problem) throw new CommandError('bad-value', problem.message, `flow.${problem.field}`);
   draft.put('component', next);
   // the same again takes the threads that the part has now; that it is there or not touches no port
   if (set.part !== undefined && (part?.id !== was?.id || part?.there === was?.there)) settlePartPorts(draft, next, part?.id === was?.id);

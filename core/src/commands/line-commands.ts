@@ -47,11 +47,11 @@ export function editLine(draft: JobDraft, { id, version, set }: CommandOf<'edit-
     (at === 0 && set.portA !== undefined && set.portA !== before.portA) ||
     (at === last && set.portB !== undefined && set.portB !== before.portB);
   const ways = before.ways.map((way, at): LineWay => (moved(at) ? { chosen: null, ...(way.wishes ? { wishes: way.wishes } : {}) } : way));
-  const { fluid: said, ...rest } = set;
-  const { fluid: was, ...line } = before;
+  const { fluid: said, flow = before.flow, ...rest } = set;
+  const { fluid: was, flow: _flow, ...line } = before;
   if (set.found) checkFound(set.found);
   const fluid = said === undefined ? was : said;
-  putLine(draft, before, { ...line, ...rest, ...(fluid ? { fluid } : {}), ways, ...(name === undefined ? {} : { name: name.trim() }) });
+  putLine(draft, before, { ...line, ...rest, ...(fluid ? { fluid } : {}), ...(flow && Object.keys(flow).length > 0 ? { flow } : {}), ways, ...(name === undefined ? {} : { name: name.trim() }) });
   const fields = Object.keys(set).map((field) => jobEntities.line.fields[field as keyof typeof jobEntities.line.fields]);
   return `Edit L${before.number} ${before.name}: ${fields.join(', ')}`;
 }

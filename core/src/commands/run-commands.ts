@@ -1,4 +1,5 @@
-import { jobEntities, type JobDocument } from '../job/index.js';
+import { jobEntities, runningProblem, type JobDocument } from '../job/index.js';
+import { CommandError } from './command-error.js';
 import { addComponent, deleteComponent, duplicateComponent, editComponent } from './component-commands.js';
 import type { Command, CommandName, CommandOf } from './command-schemas.js';
 import { JobDraft, type CommandContext } from './job-draft.js';
@@ -51,7 +52,10 @@ export function runCommands(
 function editJob(draft: JobDraft, { version, set }: CommandOf<'edit-job'>): string {
   const before = draft.editable('job', draft.jobId, version);
   const after = { ...before, ...set, number: (set.number ?? before.number).trim(), name: (set.name ?? before.name).trim() };
+  const problem = after.running && runningProblem(after.running);
+  if (problem) throw new CommandError('bad-value', problem.message, `running.${problem.field}`);
   draft.put('job', after);
+  if (set.running && Object.keys(set).length === 1) return `Say what flows in job ${after.number}`;
   if (set.archived === undefined) return `Edit ${jobEntities.job.one} ${after.number}`;
   return set.archived ? `Archive job ${after.number}` : `Bring back job ${after.number}`;
 }

@@ -1,5 +1,5 @@
 import { CataloguePartSchema, jobEntities, type EntityEntry } from '../job/index.js';
-import { SealRulesRowSchema, WeightsRowSchema } from './shop-contracts.js';
+import { FlowRulesRowSchema, SealRulesRowSchema, WeightsRowSchema } from './shop-contracts.js';
 
 /** Every type of row the app keeps and changes: those of a job, and those that all jobs share. */
 export const entities = {
@@ -20,6 +20,14 @@ export const entities = {
     many: 'sets of seal rules',
     undo: 'taken back',
     fields: { rules: 'seals taken' },
+  },
+  flowRules: {
+    schema: FlowRulesRowSchema,
+    parent: null,
+    one: 'set of flow rules',
+    many: 'sets of flow rules',
+    undo: 'taken back',
+    fields: { rules: 'what flow is reckoned with' },
   },
 } as const satisfies Record<string, EntityEntry>;
 

@@ -5,6 +5,7 @@ import { HoseEndSchema, HoseSchema } from '../hose/index.js';
 import {
   CataloguePartSchema,
   ChangeHead,
+  FlowRulesSchema,
   PartEntrySchemas,
   partSections,
   type CataloguePart,
@@ -34,12 +35,20 @@ export const SealRulesRowSchema = Type.Object(
 );
 export type SealRulesRow = Frozen<Static<typeof SealRulesRowSchema>>;
 
+/** What the shop reckons flow with; version 0 is the start that nobody has changed yet. */
+export const FlowRulesRowSchema = Type.Object(
+  { id: Type.Literal('flow-rules'), rules: FlowRulesSchema, version: Type.Integer({ minimum: 0 }) },
+  { ...strict, title: 'FlowRulesRow' },
+);
+export type FlowRulesRow = Frozen<Static<typeof FlowRulesRowSchema>>;
+
 const ShopEntitySchema = OneKindOf(
   'type',
   [
     Type.Object({ type: Type.Literal('part'), row: Type.Unsafe<CataloguePart>(CataloguePartSchema) }),
     Type.Object({ type: Type.Literal('weights'), row: WeightsRowSchema }),
     Type.Object({ type: Type.Literal('sealRules'), row: SealRulesRowSchema }),
+    Type.Object({ type: Type.Literal('flowRules'), row: FlowRulesRowSchema }),
   ],
   'ShopEntity',
 );
@@ -48,7 +57,7 @@ export const ShopChangeSchema = Type.Object(
   {
     ...ChangeHead,
     put: Type.Array(ShopEntitySchema),
-    removed: Type.Array(Type.Object({ type: OneOf(['part', 'weights', 'sealRules']), id: Type.String() })),
+    removed: Type.Array(Type.Object({ type: OneOf(['part', 'weights', 'sealRules', 'flowRules']), id: Type.String() })),
   },
   { title: 'ShopChange' },
 );
@@ -90,6 +99,10 @@ export const shopCommandSchemas = {
   ),
   'set-seal-rules': Type.Object(
     { do: Type.Literal('set-seal-rules'), version: Type.Integer({ minimum: 0 }), rules: SealRulesSchema },
+    strict,
+  ),
+  'set-flow-rules': Type.Object(
+    { do: Type.Literal('set-flow-rules'), version: Type.Integer({ minimum: 0 }), rules: FlowRulesSchema },
     strict,
   ),
 };
@@ -152,6 +165,7 @@ export const shopContracts = {
         unsound: Type.Optional(Type.Array(Type.Object({ id: Type.String(), problem: Type.String() }))),
         weights: WeightsRowSchema,
         sealRules: SealRulesRowSchema,
+        flowRules: FlowRulesRowSchema,
         at: Type.Integer({ minimum: 0 }),
       },
       { title: 'Shop' },

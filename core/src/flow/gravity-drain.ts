@@ -33,7 +33,7 @@ const GRAVITY = 9.80665;
  * @throws {FlowFigureError} for a drain that does not fall
  */
 export function drainCapacity(d: GravityDrain): DrainCapacity {
-  const { boreMm, fallMm, lengthMm, viscosityCst, filling = 0.5, froth = 2.5, k = 1.5 } = d;
+  const { boreMm, fallMm, lengthMm, viscosityCst, filling = 0.5, froth = 2, k = 1.5 } = d;
   if (!(fallMm > 0)) throw new FlowFigureError('A drain that does not fall drains nothing.', 'Lead it down all the way, or pump it.');
   if (!(boreMm > 0 && lengthMm >= fallMm && viscosityCst > 0 && filling > 0 && filling <= 1 && froth >= 1))
     throw new FlowFigureError(

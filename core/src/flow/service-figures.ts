@@ -1,20 +1,32 @@
 import type { ServiceId } from '../job/index.js';
 
+/**
+ * What drives the flow: a `pressure` that is held (and the flow follows), a pump that gives so much (`flow`), a pump that sucks it
+ * (`suction`), its `fall` alone; `still` where nothing runs.
+ */
+export type Drive = 'pressure' | 'flow' | 'suction' | 'fall' | 'still';
+
 /** What a line of a service usually carries, and what it may cost. */
 export interface ServiceFigures {
   readonly service: ServiceId;
+  readonly drive: Drive;
   /** Usual flow when warm, L/min; absent where nothing runs, or nobody can say without the car. */
   readonly flowLpm?: number;
+  /** Where the flow follows from the engine: its oil pump, its power. */
+  readonly flowFrom?: 'oil pump' | 'power, fuel' | 'power, air' | 'power, blow-by';
   /** Highest pressure in it, bar above the air around. */
   readonly pressureBar: number;
   /** How far below the air around it may be sucked, bar. */
   readonly suckedBar?: number;
+  /** Least absolute pressure at the pump it leads to: warm, and at a cold start; bar. */
+  readonly leastAbsBar?: readonly [warm: number, cold: number];
   /** The hottest that runs in it, °C. */
   readonly hottestC: number;
   /** Fastest that it should run, m/s. */
   readonly mostMs?: number;
-  /** Most that the line should take, warm, bar. */
+  /** Most that the line should take, warm, bar; and at a cold start. */
   readonly mostLossBar?: number;
+  readonly mostColdBar?: number;
   /** Constructions that are usual, the first choice first. */
   readonly usual: readonly string[];
   /** Dash sizes that are usual. */
@@ -22,10 +34,18 @@ export interface ServiceFigures {
   readonly source: string;
 }
 
+const OIL = ['ptfe', 'rubber', 'crimped-ptfe', 'crimped'];
+const WIDE = ['rubber', 'ptfe', 'pushon', 'oil'];
+const PUMP = 'common practice: pressure lines 3 to 6 m/s; cold, 3 bar leave the relief valve its half';
+const WATER = 'common practice: 1 to 3 m/s; the pressure is that of the cap and the pump';
+const SUCKED = 'common practice: under 1.2 m/s; 0.8 bar absolute at the pump when warm, 0.6 for a short while when cold';
+const AIR = 'common practice';
+
 /** Figures by service. Common practice unless a row says otherwise: the maker's figures of engine, turbo and pump go first. */
 export const serviceFigures: readonly ServiceFigures[] = [
   {
     service: 'turbo-feed',
+    drive: 'pressure',
     flowLpm: 2,
     pressureBar: 6,
     hottestC: 140,
@@ -37,6 +57,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
   },
   {
     service: 'turbo-drain',
+    drive: 'fall',
     flowLpm: 2,
     pressureBar: 0.2,
     hottestC: 150,
@@ -45,81 +66,245 @@ export const serviceFigures: readonly ServiceFigures[] = [
     source: 'common practice: what the feed brings runs away by its fall',
   },
   {
-    service: 'cooler',
+    service: 'scavenge',
+    drive: 'suction',
     flowLpm: 40,
-    pressureBar: 8,
-    hottestC: 140,
-    mostMs: 6,
-    mostLossBar: 0.7,
-    usual: ['ptfe', 'rubber', 'crimped-ptfe'],
-    dashes: [8, 12],
-    source: 'common practice: pressure lines 3 to 6 m/s',
+    flowFrom: 'oil pump',
+    pressureBar: 0.5,
+    suckedBar: 0.4,
+    leastAbsBar: [0.6, 0.5],
+    hottestC: 130,
+    mostMs: 3,
+    usual: WIDE,
+    dashes: [10, 16],
+    source: 'common practice: oil and air together, a stage sucks more than the pressure pump gives; 0.6 bar absolute',
   },
   {
     service: 'suction',
+    drive: 'suction',
     flowLpm: 45,
+    flowFrom: 'oil pump',
     pressureBar: 0.5,
     suckedBar: 0.4,
+    leastAbsBar: [0.8, 0.6],
     hottestC: 130,
     mostMs: 1.2,
     mostLossBar: 0.15,
-    usual: ['rubber', 'ptfe'],
+    usual: ['rubber', 'ptfe', 'oil'],
     dashes: [12, 20],
-    source: 'common practice: suction under 1.2 m/s',
+    source: SUCKED,
+  },
+  oilByPump('pressure', 0.7, [8, 16], PUMP),
+  oilByPump('cooler', 0.7, [8, 12], PUMP),
+  oilByPump('cooler-back', 0.7, [8, 12], PUMP),
+  oilByPump('filter', 0.5, [8, 16], PUMP),
+  {
+    service: 'bypass-feed',
+    drive: 'pressure',
+    flowLpm: 2,
+    pressureBar: 8,
+    hottestC: 130,
+    mostMs: 6,
+    mostLossBar: 1,
+    usual: ['ptfe', 'rubber', 'crimped-ptfe'],
+    dashes: [4, 6],
+    source: 'common practice: 1 to 4 L/min, set by the orifice of the filter',
+  },
+  {
+    service: 'bypass-return',
+    drive: 'fall',
+    flowLpm: 2,
+    pressureBar: 0.5,
+    hottestC: 130,
+    usual: ['oil', 'pushon', 'rubber', 'ptfe'],
+    dashes: [6, 12],
+    source: 'common practice: what the orifice lets through runs away by its fall',
   },
   {
     service: 'return',
+    drive: 'flow',
     flowLpm: 45,
+    flowFrom: 'oil pump',
     pressureBar: 2,
     hottestC: 130,
     mostMs: 3,
     mostLossBar: 0.3,
-    usual: ['rubber', 'pushon', 'ptfe'],
+    mostColdBar: 1,
+    usual: ['rubber', 'pushon', 'ptfe', 'oil'],
     dashes: [10, 16],
     source: 'common practice: returns 1 to 3 m/s',
   },
   {
+    service: 'tank',
+    drive: 'flow',
+    flowLpm: 45,
+    flowFrom: 'oil pump',
+    pressureBar: 2,
+    hottestC: 130,
+    mostMs: 3,
+    mostLossBar: 0.3,
+    mostColdBar: 1,
+    usual: ['rubber', 'pushon', 'ptfe', 'oil'],
+    dashes: [10, 16],
+    source: 'common practice: as a return, 1 to 3 m/s',
+  },
+  {
     service: 'breather',
+    drive: 'flow',
+    flowFrom: 'power, blow-by',
     pressureBar: 0.2,
     suckedBar: 0.2,
     hottestC: 120,
+    mostMs: 15,
+    mostLossBar: 0.01,
     usual: ['oil', 'pushon', 'rubber'],
     dashes: [10, 16],
+    source: 'common practice: half a litre a minute of blow-by for each kW, and no more than 10 mbar in the crankcase',
+  },
+  {
+    service: 'gauge',
+    drive: 'still',
+    pressureBar: 8,
+    hottestC: 130,
+    usual: ['ptfe', 'crimped-ptfe', 'copper-nickel-tube'],
+    dashes: [3, 4],
     source: 'common practice',
   },
   {
-    service: 'coolant',
-    flowLpm: 8,
-    pressureBar: 1.8,
-    hottestC: 115,
-    mostMs: 3,
-    mostLossBar: 0.2,
-    usual: ['coolant', 'silicone', 'ptfe'],
-    dashes: [6, 20],
-    source: 'common practice, a turbo on the heater circuit; the pressure is that of the cap and the pump',
+    service: 'sample',
+    drive: 'still',
+    pressureBar: 8,
+    hottestC: 130,
+    usual: ['ptfe', 'crimped-ptfe'],
+    dashes: [3, 4],
+    source: 'common practice: opened for a cup at a time',
   },
+  water('coolant', 8, [6, 20]),
+  water('coolant-return', 8, [6, 20]),
+  water('heater', 12, [8, 12]),
   {
     service: 'fuel',
+    drive: 'flow',
     flowLpm: 4,
+    flowFrom: 'power, fuel',
     pressureBar: 6,
     hottestC: 80,
     mostMs: 2.5,
     mostLossBar: 0.2,
+    mostColdBar: 0.3,
+    usual: ['ptfe', 'crimped-ptfe', 'fuel', 'steel-tube'],
+    dashes: [5, 8],
+    source: 'common practice: injection by rail, the pump gives about twice what full power burns',
+  },
+  {
+    service: 'fuel-return',
+    drive: 'flow',
+    flowLpm: 4,
+    flowFrom: 'power, fuel',
+    pressureBar: 1,
+    hottestC: 90,
+    mostMs: 2,
+    mostLossBar: 0.1,
+    mostColdBar: 0.15,
     usual: ['ptfe', 'fuel', 'steel-tube'],
     dashes: [5, 8],
-    source: 'common practice, injection by rail',
+    source: 'common practice: at idle nearly all comes back, and lifts the pressure of the rail by what the line takes',
+  },
+  {
+    service: 'fuel-vapour',
+    drive: 'still',
+    pressureBar: 0.3,
+    suckedBar: 0.1,
+    hottestC: 80,
+    usual: ['fuel', 'ptfe'],
+    dashes: [4, 8],
+    source: AIR,
   },
   {
     service: 'vacuum',
+    drive: 'still',
     pressureBar: 1.5,
     suckedBar: 0.8,
     hottestC: 110,
     usual: ['vacuum', 'fuel'],
     dashes: [2, 6],
+    source: AIR,
+  },
+  {
+    service: 'boost',
+    drive: 'still',
+    pressureBar: 2.5,
+    suckedBar: 0.8,
+    hottestC: 120,
+    usual: ['vacuum', 'fuel'],
+    dashes: [2, 4],
+    source: AIR,
+  },
+  {
+    service: 'brake-booster',
+    drive: 'still',
+    pressureBar: 0.5,
+    suckedBar: 0.95,
+    hottestC: 110,
+    usual: ['fuel', 'oil', 'vacuum'],
+    dashes: [6, 8],
+    source: 'common practice: 3/8 to 1/2 in, stiff; SAE J1403 says what such a hose bears',
+  },
+  {
+    service: 'charge-air',
+    drive: 'flow',
+    flowFrom: 'power, air',
+    pressureBar: 2,
+    hottestC: 180,
+    mostMs: 100,
+    mostLossBar: 0.03,
+    usual: ['charge', 'silicone'],
+    dashes: [24, 64],
+    source: 'common practice: under 100 m/s; hot before the cooler, 60 °C behind it',
+  },
+  {
+    service: 'other',
+    drive: 'still',
+    pressureBar: 8,
+    hottestC: 130,
+    usual: ['ptfe', 'rubber'],
+    dashes: [3, 16],
     source: 'common practice',
   },
-  { service: 'other', pressureBar: 8, hottestC: 130, usual: ['ptfe', 'rubber'], dashes: [3, 16], source: 'common practice' },
 ];
+
+function oilByPump(service: ServiceId, mostLossBar: number, dashes: readonly [number, number], source: string): ServiceFigures {
+  return {
+    service,
+    drive: 'flow',
+    flowLpm: 40,
+    flowFrom: 'oil pump',
+    pressureBar: 8,
+    hottestC: 140,
+    mostMs: 6,
+    mostLossBar,
+    mostColdBar: 3,
+    usual: OIL,
+    dashes,
+    source,
+  };
+}
+
+function water(service: ServiceId, flowLpm: number, dashes: readonly [number, number]): ServiceFigures {
+  return {
+    service,
+    drive: 'flow',
+    flowLpm,
+    pressureBar: 1.8,
+    hottestC: 115,
+    mostMs: 3,
+    mostLossBar: 0.2,
+    mostColdBar: 0.4,
+    usual: ['coolant', 'silicone', 'rubber', 'ptfe'],
+    dashes,
+    source: WATER,
+  };
+}
 
 /** The figures of a service. @throws {RangeError} */
 export function figuresOf(service: ServiceId): ServiceFigures {

@@ -1,8 +1,4 @@
-/** A fluid's viscosity at the two temperatures of its data sheet, cSt (mm²/s). */
-export interface TwoViscosities {
-  readonly v40: number;
-  readonly v100: number;
-}
+import type { TwoViscosities } from '../fluids/index.js';
 
 /** Viscosities, temperatures or flows that no fluid of this trade has. */
 export class FlowFigureError extends Error {

@@ -23,7 +23,7 @@ export const jobEntities = {
     one: 'job',
     many: 'jobs',
     undo: 'taken back',
-    fields: { number: 'number', name: 'name', description: 'description', archived: 'archived' },
+    fields: { number: 'number', name: 'name', description: 'description', archived: 'archived', running: 'what flows' },
   },
   component: {
     schema: ComponentSchema,
@@ -31,7 +31,7 @@ export const jobEntities = {
     one: 'component',
     many: 'components',
     undo: 'taken back',
-    fields: { kind: 'kind', name: 'name', note: 'note', order: 'place', part: 'part that it is' },
+    fields: { kind: 'kind', name: 'name', note: 'note', order: 'place', part: 'part that it is', flow: 'what flows' },
   },
   port: {
     schema: PortSchema,
@@ -59,6 +59,7 @@ export const jobEntities = {
       name: 'name',
       service: 'service',
       fluid: 'fluid',
+      flow: 'what flows',
       portA: 'from port',
       portB: 'to port',
       pieces: 'hoses',

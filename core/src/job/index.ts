@@ -60,6 +60,7 @@ export {
   portThreadName,
   type PortThread,
 } from './port-thread.js';
+export * from './flow-schema.js';
 export { componentKindOf } from './component-kind.js';
 export { userOfPort, type PortUser } from './port-user.js';
 export { fluidOf, services, serviceById, type Service } from './services.js';

@@ -4,11 +4,18 @@ import { ConnectorSchema } from '../connectors/index.js';
 import { EndIndex, FittingSchema } from '../fittings/index.js';
 import { letters, OneOf } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
+import { ComponentFlowSchema, RunningSchema } from './flow-schema.js';
 import { PortThreadFields } from './port-thread.js';
 import { LineSchema, MOST_FITTINGS } from './line-schema.js';
 
 export const JobFields = Type.Object(
-  { number: Words(letters.jobNumber), name: Words(letters.jobName), description: Note, archived: Type.Boolean() },
+  {
+    number: Words(letters.jobNumber),
+    name: Words(letters.jobName),
+    description: Note,
+    archived: Type.Boolean(),
+    running: Type.Optional(RunningSchema),
+  },
   { additionalProperties: false },
 );
 export const JobSchema = Type.Object(
@@ -53,6 +60,7 @@ export const ComponentFields = Type.Object(
     order: Order,
     part: Type.Optional(Type.Union([ComponentPartSchema, Type.Null()])),
     metal: Type.Optional(Type.Union([OneOf(componentMetals), Type.Null()])),
+    flow: Type.Optional(ComponentFlowSchema),
   },
   { additionalProperties: false },
 );

@@ -6,6 +6,7 @@ import { fluidIds } from '../fluids/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
 import { counts, letters, OneOf, Text } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
+import { LineFlowSchema } from './flow-schema.js';
 
 const strict = { additionalProperties: false } as const;
 
@@ -19,13 +20,29 @@ export const MOST_FITTINGS = counts.fittingsOfWay;
 export const serviceIds = [
   'turbo-feed',
   'turbo-drain',
-  'cooler',
+  'scavenge',
   'suction',
+  'pressure',
+  'cooler',
+  'cooler-back',
+  'filter',
+  'bypass-feed',
+  'bypass-return',
   'return',
+  'tank',
   'breather',
+  'gauge',
+  'sample',
   'coolant',
+  'coolant-return',
+  'heater',
   'fuel',
+  'fuel-return',
+  'fuel-vapour',
   'vacuum',
+  'boost',
+  'brake-booster',
+  'charge-air',
   'other',
 ] as const;
 
@@ -185,6 +202,8 @@ export const LineFields = Type.Object(
     service: OneOf(serviceIds),
     /** What it carries, where that is not what is usual for its service. */
     fluid: Type.Optional(OneOf(fluidIds)),
+    /** What runs in it, as far as it is known better than by its service. */
+    flow: Type.Optional(LineFlowSchema),
     portA: Id,
     portB: Id,
     pieces: Type.Array(PieceSchema, { maxItems: MOST_PIECES }),

@@ -149,5 +149,7 @@ export function sealUseOf(line: Line): SealUse {
 }
 
 function placeOf(service: ServiceId): SealantPlace {
-  return service === 'turbo-feed' ? 'turbo feed' : service === 'fuel' || service === 'coolant' ? service : 'general';
+  if (service === 'turbo-feed') return 'turbo feed';
+  if (service.startsWith('fuel')) return 'fuel';
+  return service.startsWith('coolant') || service === 'heater' ? 'coolant' : 'general';
 }

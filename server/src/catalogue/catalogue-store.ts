@@ -5,11 +5,13 @@ import {
   standardHoseEnds,
   standardHoses,
   standardSupplies,
+  usualFlowRules,
   usualSealRules,
   usualWeights,
   type AnswerOf,
   type Catalogue,
   type CataloguePart,
+  type FlowRulesRow,
   type Origin,
   type PartCard,
   type PartEntry,
@@ -46,6 +48,7 @@ export async function readShop(db: Knex): Promise<AnswerOf<typeof shopContracts.
         ...(unsound.length > 0 ? { unsound } : {}),
         weights: await readWeights(trx),
         sealRules: await readSealRules(trx),
+        flowRules: await readFlowRules(trx),
         at: await newestChange(trx, 'shop'),
       };
     },
@@ -82,6 +85,12 @@ async function readWeights(db: Knex): Promise<WeightsRow> {
 export async function readSealRules(db: Knex): Promise<SealRulesRow> {
   const [row] = await listRows(db, 'sealRules', { name: 'seal-rules' });
   return row ? { ...row, rules: { ...usualSealRules, ...row.rules } } : { id: 'seal-rules', rules: usualSealRules, version: 0 };
+}
+
+/** What flow is reckoned with; what a row of an earlier time does not say is as usual. */
+async function readFlowRules(db: Knex): Promise<FlowRulesRow> {
+  const [row] = await listRows(db, 'flowRules', { name: 'flow-rules' });
+  return row ? { ...row, rules: { ...usualFlowRules, ...row.rules } } : { id: 'flow-rules', rules: usualFlowRules, version: 0 };
 }
 
 /**

@@ -2,6 +2,7 @@ import {
   checkPart,
   isKnownConnector,
   newPart,
+  usualFlowRules,
   usualSealRules,
   usualWeights,
   withListing,
@@ -38,6 +39,8 @@ function run(trx: Knex.Transaction, command: ShopCommand): Promise<Written> {
       return setWeights(trx, command);
     case 'set-seal-rules':
       return setSealRules(trx, command);
+    case 'set-flow-rules':
+      return setFlowRules(trx, command);
   }
 }
 
@@ -121,6 +124,17 @@ async function setSealRules(trx: Knex.Transaction, { version, rules }: ShopComma
   const row = { type: 'sealRules', row: { id, rules, version: version + 1 } } as const;
   await writeRows(trx, { made: before ? [] : [row], changed: before ? [row] : [], gone: [] });
   return { label: 'Set which seals are taken', before: before ? [{ type: 'sealRules', row: before }] : [], after: [row] };
+}
+
+/** @throws {AppError} conflict, with the rules as they stand */
+async function setFlowRules(trx: Knex.Transaction, { version, rules }: ShopCommandOf<'set-flow-rules'>): Promise<Written> {
+  const id = 'flow-rules';
+  const before = (await lockRows(trx, 'flowRules', [id])).get(id);
+  if ((before?.version ?? 0) !== version)
+    throw new AppError('conflict', undefined, { current: before ?? { id, rules: usualFlowRules, version: 0 } });
+  const row = { type: 'flowRules', row: { id, rules, version: version + 1 } } as const;
+  await writeRows(trx, { made: before ? [] : [row], changed: before ? [row] : [], gone: [] });
+  return { label: 'Set what flow is reckoned with', before: before ? [{ type: 'flowRules', row: before }] : [], after: [row] };
 }
 
 function sound(entry: PartEntry): void {

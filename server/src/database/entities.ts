@@ -3,6 +3,7 @@ import {
   type CataloguePart,
   type Connector,
   type EntityType,
+  type FlowRulesRow,
   type Found,
   type JobEntities,
   type Line,
@@ -16,7 +17,7 @@ import { fromJson } from './from-json.js';
 import { listPartRows } from './part-rows.js';
 
 /** The rows of each type, as the app works on them. Each has an id and a version. */
-export type Rows = JobEntities & { part: CataloguePart; weights: WeightsRow; sealRules: SealRulesRow };
+export type Rows = JobEntities & { part: CataloguePart; weights: WeightsRow; sealRules: SealRulesRow; flowRules: FlowRulesRow };
 /** A row with its type. */
 export type Entity = { [T in EntityType]: { readonly type: T; readonly row: Rows[T] } }[EntityType];
 
@@ -38,13 +39,14 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'jobs',
     key: 'id',
     order: 'number',
-    toColumns: ({ updatedAt, ...job }) => ({ ...job, updated_at: new Date(updatedAt) }),
+    toColumns: ({ updatedAt, running, ...job }) => ({ ...job, running: jsonOrNull(running), updated_at: new Date(updatedAt) }),
     fromColumns: (c) => ({
       id: c['id'] as string,
       number: c['number'] as string,
       name: c['name'] as string,
       description: c['description'] as string,
       archived: Boolean(c['archived']),
+      ...(c['running'] ? { running: fromJson<NonNullable<Rows['job']['running']>>(c['running']) } : {}),
       version: c['version'] as number,
       updatedAt: (c['updated_at'] as Date).toISOString(),
     }),
@@ -53,10 +55,11 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'components',
     key: 'id',
     order: 'order',
-    toColumns: ({ jobId, part, metal, ...component }) => ({
+    toColumns: ({ jobId, part, metal, flow, ...component }) => ({
       ...component,
       part: part ? JSON.stringify(part) : null,
       metal: metal ?? null,
+      flow: jsonOrNull(flow),
       job_id: jobId,
     }),
     fromColumns: (c) => ({
@@ -67,6 +70,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       note: c['note'] as string,
       order: c['order'] as number,
       ...(c['part'] ? { part: fromJson<NonNullable<Rows['component']['part']>>(c['part']) } : {}),
+      ...(c['flow'] ? { flow: fromJson<NonNullable<Rows['component']['flow']>>(c['flow']) } : {}),
       ...(c['metal'] ? { metal: c['metal'] as NonNullable<Rows['component']['metal']> } : {}),
       version: c['version'] as number,
     }),
@@ -102,12 +106,13 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'job_lines',
     key: 'id',
     order: 'order',
-    toColumns: ({ jobId, portA, portB, pieces, ways, checked, made, provisional, found, ...line }) => ({
+    toColumns: ({ jobId, portA, portB, pieces, ways, checked, made, provisional, found, flow, ...line }) => ({
       ...line,
       job_id: jobId,
       port_a: portA,
       port_b: portB,
       fluid: line.fluid ?? null,
+      flow: jsonOrNull(flow),
       pieces: JSON.stringify(pieces),
       ways: JSON.stringify(ways),
       checked: checked ? JSON.stringify(checked) : null,
@@ -122,6 +127,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       name: c['name'] as string,
       service: c['service'] as Rows['line']['service'],
       ...(c['fluid'] ? { fluid: c['fluid'] as NonNullable<Line['fluid']> } : {}),
+      ...(c['flow'] ? { flow: fromJson<NonNullable<Line['flow']>>(c['flow']) } : {}),
       portA: c['port_a'] as string,
       portB: c['port_b'] as string,
       pieces: fromJson<Line['pieces']>(c['pieces']),
@@ -157,7 +163,23 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       version: c['version'] as number,
     }),
   },
+  flowRules: {
+    table: 'shop_rules',
+    key: 'name',
+    order: 'name',
+    toColumns: ({ id, rules, version }) => ({ name: id, data: JSON.stringify(rules), version }),
+    fromColumns: (c) => ({
+      id: c['name'] as FlowRulesRow['id'],
+      rules: fromJson<FlowRulesRow['rules']>(c['data']),
+      version: c['version'] as number,
+    }),
+  },
 };
+
+/** What says nothing is kept as none. */
+function jsonOrNull(value: object | undefined): string | null {
+  return value && Object.keys(value).length > 0 ? JSON.stringify(value) : null;
+}
 
 /** Types in the order in which rows can be put in: parents before children. */
 /** An empty list is kept as none. */

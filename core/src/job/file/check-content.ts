@@ -1,5 +1,6 @@
 import { ConnectorSyntaxError, parseConnector } from '../../connectors/index.js';
 import { checkPart, type PartEntry } from '../catalogue-part.js';
+import { componentFlowProblem, runningProblem } from '../flow-schema.js';
 import { partsOfWay } from '../line-path.js';
 import { parsePortThread, type PortThread } from '../port-thread.js';
 import { JobFileError } from './job-file-error.js';
@@ -25,6 +26,12 @@ export function checkJobFileContent(file: JobFile, knownFittings: ReadonlySet<st
       const problem = checkPart({ kind, part } as PartEntry)[0];
       if (problem) fail(`${part.name}: ${problem.message}`, `parts/${list}/${i}/${problem.field}`);
     });
+  const running = file.job.running && runningProblem(file.job.running);
+  if (running) fail(running.message, `job/running/${running.field}`);
+  file.components.forEach(({ name, flow }, i) => {
+    const problem = flow && componentFlowProblem(flow);
+    if (problem) fail(`${name}: ${problem.message}`, `components/${i}/flow/${problem.field}`);
+  });
   const connectors = new Map<string, PortThread>();
   file.components.forEach((component, i) =>
     component.ports.forEach((port, j) => {

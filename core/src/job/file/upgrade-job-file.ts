@@ -17,6 +17,8 @@ const steps: Readonly<Record<number, (file: Loose, knownParts: ReadonlySet<strin
   4: linesAsPaths,
   // a component may be a part of the catalogue, and parts have bodies: nothing that an earlier file could have said
   5: (file) => file,
+  // what flows in engine, lines and components: all of it optional
+  6: (file) => file,
 };
 
 /** A file of an earlier version as the newest one says it. */

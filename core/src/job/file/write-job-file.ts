@@ -20,6 +20,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
       note: component.note,
       ...(component.part ? { part: component.part } : {}),
       ...(component.metal ? { metal: component.metal } : {}),
+      ...(component.flow ? { flow: component.flow } : {}),
       ports: ports.map((port, j) => {
         keys.set(port.id, `${key}.P${j + 1}`);
         return { key: `${key}.P${j + 1}`, port };
@@ -43,11 +44,11 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     chosen: chosen && { fittings: chosen.fittings, branches: branches(chosen.branches) },
     ...(pinned ? { pinned: pinned.map((kept) => ({ fittings: kept.fittings, branches: branches(kept.branches) })) } : {}),
   });
-  const { number, name, description } = document.job;
+  const { number, name, description, running } = document.job;
   return {
     format: 'gewinde-job',
     version: JOB_FILE_VERSION,
-    job: { number, name, description },
+    job: { number, name, description, ...(running ? { running } : {}) },
     components: written.map((component) => ({ ...component, ports: component.ports.map(writtenPort) })),
     lines: [...document.lines]
       .sort(byOrder)
@@ -56,6 +57,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
         name: line.name,
         service: line.service,
         ...(line.fluid ? { fluid: line.fluid } : {}),
+        ...(line.flow ? { flow: line.flow } : {}),
         portA: keys.get(line.portA) ?? '?',
         portB: keys.get(line.portB) ?? '?',
         pieces: line.pieces,

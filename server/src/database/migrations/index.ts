@@ -11,6 +11,7 @@ import * as revisions from './20261204_revisions.js';
 import * as plainNames from './20261205_plain_names.js';
 import * as listedPrices from './20261206_listed_prices.js';
 import * as componentMetal from './20261207_component_metal.js';
+import * as flow from './20261208_flow.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -25,4 +26,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261205_plain_names': plainNames,
   '20261206_listed_prices': listedPrices,
   '20261207_component_metal': componentMetal,
+  '20261208_flow': flow,
 };

@@ -1,4 +1,8 @@
-import type { TwoViscosities } from './viscosity.js';
+/** A fluid's viscosity at the two temperatures of its data sheet, cSt (mm²/s). */
+export interface TwoViscosities {
+  readonly v40: number;
+  readonly v100: number;
+}
 
 /** An oil as flow is reckoned with. */
 export interface Oil extends TwoViscosities {
@@ -11,7 +15,7 @@ export interface Oil extends TwoViscosities {
 /**
  * Oils by SAE grade: middling data sheets, within the limits of SAE J300 at 100 °C. Common practice: the sheet of the oil in hand goes first.
  */
-export const oils: readonly Oil[] = [
+const table = [
   { id: '0w20', name: '0W-20', v40: 44, v100: 8.3, density15: 842 },
   { id: '5w30', name: '5W-30', v40: 66, v100: 11, density15: 852 },
   { id: '0w40', name: '0W-40', v40: 78, v100: 13.8, density15: 845 },
@@ -22,7 +26,11 @@ export const oils: readonly Oil[] = [
   { id: '15w50', name: '15W-50', v40: 130, v100: 18.5, density15: 872 },
   { id: '20w50', name: '20W-50', v40: 165, v100: 18.8, density15: 885 },
   { id: '30', name: 'SAE 30', v40: 95, v100: 10.8, density15: 888 },
-];
+] as const;
+
+export type OilId = (typeof table)[number]['id'];
+export const oils: readonly Oil[] = table;
+export const oilIds = table.map((oil) => oil.id);
 
 /** Kinematic viscosity at 100 °C by SAE J300, cSt: from, and to but not including. From memory. */
 export const gradeLimits: Readonly<Record<string, readonly [from: number, below: number]>> = {

@@ -1,0 +1,325 @@
+import type { FlowRules } from '../job/index.js';
+import type { AssembledLine } from '../lines/index.js';
+import type { LineDuty, StateId } from './duty.js';
+import type { RunOutcome } from './run-path.js';
+import type { LineSizing, SizeRun } from './size-line.js';
+import { turboNeeds } from './turbo.js';
+import { bearingOf } from './what-feeds.js';
+
+/** `fails`: not to be taken. `tight`: it does, and something speaks against it. `open`: it cannot be reckoned yet. */
+export type SizeVerdictId = 'passes' | 'tight' | 'fails' | 'open';
+
+export interface SizeColumn extends SizeRun {
+  readonly verdict: SizeVerdictId;
+  /** Under the column, in two or three words. */
+  readonly says: string;
+  /** All that speaks against it. */
+  readonly against: readonly string[];
+  /** How much of its strictest limit is left, per cent; negative where it is exceeded; absent where nothing limits it. */
+  readonly marginPercent?: number;
+}
+
+/** Common practice: a line must give hot nine tenths, and cold half, of what the widest would. */
+const OF_WIDEST = { hot: 0.9, cold: 0.5 };
+/** Until hot oil is where it is needed at a cold start, s. Common practice. */
+const SLOW_S = 20;
+
+/** One thing that speaks against a size: how short it is called, and how far its limit is kept. */
+interface Held {
+  readonly left: number;
+  readonly short: string;
+  readonly words: string;
+  /** It goes all the same. */
+  readonly soft?: true;
+}
+
+type Judged = Pick<LineSizing, 'columns' | 'taken' | 'recommended' | 'reason' | 'practice' | 'refusals'>;
+
+/** The verdict of each size, and which is to be taken: the narrowest that passes, or that at least goes. */
+export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, rules: FlowRules, line: AssembledLine): Judged {
+  const widest = runs[runs.length - 1];
+  // what speaks against all of them is the construction's, and says nothing of the size
+  const refusals = (runs[0]?.refusals ?? []).filter((why) => runs.every((run) => run.refusals.includes(why)));
+  const still = duty.figures.drive === 'still';
+  const columns = runs.map((run): SizeColumn => {
+    const held = run.outcomes.length > 0 ? heldBy(run, widest!, duty, rules, line) : [];
+    const hard = held.filter((h) => h.left < 0 && !h.soft);
+    const soft = held.filter((h) => h.left < 0 && h.soft);
+    const own = run.refusals.filter((why) => !refusals.includes(why));
+    const refused = own.length > 0;
+    const limits = held.filter((h) => !h.soft);
+    return {
+      ...run,
+      verdict: refused || hard.length > 0 ? 'fails' : run.outcomes.length === 0 && !still ? 'open' : soft.length > 0 ? 'tight' : 'passes',
+      says: refused ? 'hose will not do' : (hard[0]?.short ?? soft[0]?.short ?? ''),
+      against: [...own, ...hard.map((h) => h.words), ...soft.map((h) => h.words)],
+      ...(limits.length > 0 ? { marginPercent: Math.round(Math.min(...limits.map((h) => h.left)) * 100) } : {}),
+    };
+  });
+  const reckoned = still || columns.some((c) => c.outcomes.length > 0);
+  const at = reckoned && duty.figures.service !== 'other' ? bestOf(columns) : undefined;
+  const taken = columns.findIndex((c) => c.taken);
+  const told = columns.map((c, i) => (c.says === '' ? { ...c, says: saysOf(columns, i, at, duty) } : c));
+  const practice = at === undefined ? undefined : practiceOf(told[at]!, duty);
+  return {
+    columns: told,
+    refusals,
+    ...(taken >= 0 ? { taken } : {}),
+    ...(at === undefined ? {} : { recommended: at }),
+    reason:
+      at === undefined
+        ? duty.figures.service === 'other'
+          ? 'What it is for says how wide it must be: give it its service.'
+          : reckoned
+            ? 'None of these sizes will do: see what speaks against each.'
+            : ''
+        : reasonOf(told, at, duty),
+    ...(practice ? { practice } : {}),
+  };
+}
+
+function bestOf(columns: readonly SizeColumn[]): number | undefined {
+  const passes = columns.findIndex((c) => c.verdict === 'passes');
+  if (passes >= 0) return passes;
+  // what speaks against a tight one is its speed: the widest of them is the least fast
+  const tight = columns.findLastIndex((c) => c.verdict === 'tight');
+  return tight >= 0 ? tight : undefined;
+}
+
+export function outcomeIn({ outcomes }: Pick<SizeRun, 'outcomes'>, id: StateId): RunOutcome | undefined {
+  return outcomes.find((o) => o.state.id === id);
+}
+
+function heldBy(run: SizeRun, widest: SizeRun, duty: LineDuty, rules: FlowRules, line: AssembledLine): Held[] {
+  switch (duty.figures.drive) {
+    case 'pressure':
+      return heldByFeed(run, widest, duty, line);
+    case 'flow':
+      return heldByPump(run, duty);
+    case 'suction':
+      return heldBySuction(run, duty);
+    case 'fall':
+      return heldByFall(run, duty, rules);
+    case 'still':
+      return [];
+  }
+}
+
+function heldByFeed(run: SizeRun, widest: SizeRun, { figures }: LineDuty, line: AssembledLine): Held[] {
+  const [hot, cold, idle] = (['hottest', 'cold', 'idle'] as const).map((id) => outcomeIn(run, id));
+  const best = (id: StateId): number => outcomeIn(widest, id)?.flowLpm ?? 0;
+  const share = (o: RunOutcome | undefined, least: number): number =>
+    o && best(o.state.id) > 0 ? o.flowLpm / best(o.state.id) - least : 0;
+  const need = line.line.service === 'turbo-feed' ? turboNeeds[bearingOf(line)] : undefined;
+  const fast = hot && figures.mostMs !== undefined ? 1 - hot.hoseMs / figures.mostMs : 0;
+  return [
+    ...(cold
+      ? [
+          {
+            left: share(cold, OF_WIDEST.cold),
+            short: 'starves when cold',
+            words: `cold it gives ${lpm(cold)} L/min, ${percent(cold.flowLpm / best('cold'))} of what the widest would`,
+          },
+        ]
+      : []),
+    ...(hot
+      ? [
+          {
+            left: share(hot, OF_WIDEST.hot),
+            short: 'throttles',
+            words: `hot it gives ${lpm(hot)} L/min, ${percent(hot.flowLpm / best('hottest'))} of what the widest would`,
+          },
+        ]
+      : []),
+    ...(idle && idle.flowLpm < 0.5 * best('idle')
+      ? [{ left: -1, short: 'starves at idle', words: `at hot idle it gives ${lpm(idle)} L/min` }]
+      : []),
+    ...(fast < 0
+      ? [{ left: fast, short: 'too fast', words: `${hot!.hoseMs.toFixed(1)} m/s; ${figures.mostMs} m/s are usual at most` }]
+      : []),
+    ...(cold?.fillsS !== undefined && need && cold.fillsS > SLOW_S
+      ? [
+          {
+            left: -1,
+            soft: true as const,
+            short: 'slow to fill',
+            words: `cold it takes ${Math.round(cold.fillsS)} s until what enters comes out`,
+          },
+        ]
+      : []),
+  ];
+}
+
+function heldByPump(run: SizeRun, { figures }: LineDuty): Held[] {
+  return run.outcomes.flatMap((o): Held[] => {
+    const cold = o.state.id === 'cold';
+    const mostBar = cold ? figures.mostColdBar : figures.mostLossBar;
+    const fast = o.loss.fastestMs;
+    return [
+      ...(mostBar === undefined
+        ? []
+        : [
+            {
+              left: 1 - o.loss.lossBar / mostBar,
+              short: cold ? 'too thick when cold' : 'takes too much',
+              words: `${o.state.name} it takes ${o.loss.lossBar.toFixed(2)} bar; ${mostBar} bar are usual at most`,
+            },
+          ]),
+      ...(figures.mostMs === undefined || cold
+        ? []
+        : [
+            {
+              left: 1 - o.hoseMs / figures.mostMs,
+              short: 'too fast',
+              words: `${o.hoseMs.toFixed(1)} m/s in the hose; ${figures.mostMs} m/s are usual at most`,
+            },
+            ...(o.hoseMs <= figures.mostMs && fast > figures.mostMs
+              ? [
+                  {
+                    left: -1,
+                    soft: true as const,
+                    short: 'narrow fittings',
+                    words: `${fast.toFixed(1)} m/s in its narrowest, ${narrowest(o)}`,
+                  },
+                ]
+              : []),
+          ]),
+    ];
+  });
+}
+
+function heldBySuction(run: SizeRun, { figures }: LineDuty): Held[] {
+  const [leastWarm, leastCold] = figures.leastAbsBar ?? [0.8, 0.6];
+  return run.outcomes.flatMap((o): Held[] => {
+    const least = o.state.id === 'cold' ? leastCold : leastWarm;
+    const fast = figures.mostMs === undefined || o.state.id === 'cold' ? 0 : 1 - o.hoseMs / figures.mostMs;
+    return [
+      {
+        left: (o.absBar! - least) / least,
+        short: o.state.id === 'cold' ? 'starves when cold' : 'starves the pump',
+        words: `${o.state.name} ${o.absBar!.toFixed(2)} bar absolute at the pump; ${least} bar are the least`,
+      },
+      ...(fast < 0
+        ? [
+            {
+              left: fast,
+              soft: true as const,
+              short: 'fast for suction',
+              words: `${o.hoseMs.toFixed(1)} m/s; under ${figures.mostMs} m/s is usual`,
+            },
+          ]
+        : []),
+    ];
+  });
+}
+
+function heldByFall(run: SizeRun, duty: LineDuty, rules: FlowRules): Held[] {
+  const bore = run.path.passed.length > 0 ? Math.min(...run.path.passed.map((p) => p.boreMm)) : 0;
+  const stepped = stepDown(run);
+  return [
+    ...run.outcomes.flatMap((o): Held[] => {
+      if (!o.carries || o.state.id === 'warm') return [];
+      const { filled, full } = o.carries;
+      return [
+        {
+          left: full / Math.max(1e-9, o.flowLpm) - 1,
+          short: o.state.id === 'cold' ? 'backs up cold' : 'backs up',
+          words: `${o.state.name} it carries ${full.toFixed(1)} L/min running full, and ${o.flowLpm.toFixed(1)} L/min come`,
+        },
+        ...(filled < o.flowLpm && full >= o.flowLpm
+          ? [
+              {
+                left: -1,
+                soft: true as const,
+                short: o.state.id === 'cold' ? 'fills up cold' : 'fills up',
+                words: `${o.state.name} it is more than ${rules.drainFillPercent} % full: ${filled.toFixed(1)} L/min would fill it so far, ${o.flowLpm.toFixed(1)} come`,
+              },
+            ]
+          : []),
+      ];
+    }),
+    ...(duty.figures.service === 'turbo-drain' && bore < 11
+      ? [{ left: -1, soft: true as const, short: 'narrow drain', words: `its narrowest is ${bore.toFixed(1)} mm; 11 mm and up are usual` }]
+      : []),
+    ...(stepped ? [{ left: -1, soft: true as const, short: 'steps down', words: stepped }] : []),
+  ];
+}
+
+/** Where the bore of a drain narrows on its way, in words. */
+export function stepDown({ path }: Pick<SizeRun, 'path'>): string | undefined {
+  const way = path.passed.filter((p) => p.kind === 'fitting' || p.kind === 'hose');
+  const at = way.findIndex((p, i) => i > 0 && p.boreMm < way[i - 1]!.boreMm - 1);
+  if (at < 0) return undefined;
+  return `it narrows from ${way[at - 1]!.boreMm} to ${way[at]!.boreMm} mm at ${way[at]!.name}`;
+}
+
+function saysOf(columns: readonly SizeColumn[], i: number, best: number | undefined, { figures }: LineDuty): string {
+  if (best === undefined) return '';
+  if (i === best) return 'recommended';
+  if (i < best) return 'narrow';
+  const gain = gainOver(columns[best]!, columns[i]!, figures.drive === 'pressure');
+  if (figures.drive === 'pressure') return gain < 0.05 ? 'gives no more' : 'gives more';
+  return figures.drive === 'still' ? 'does' : 'wider than needed';
+}
+
+/** Cold flow that the other gives beyond the first, as a share. */
+function gainOver(one: SizeColumn, other: SizeColumn, pressure: boolean): number {
+  const [a, b] = [outcomeIn(one, 'cold') ?? one.outcomes[0], outcomeIn(other, 'cold') ?? other.outcomes[0]];
+  if (!a || !b) return 0;
+  return pressure ? b.flowLpm / a.flowLpm - 1 : 0;
+}
+
+function reasonOf(columns: readonly SizeColumn[], at: number, { figures, states }: LineDuty): string {
+  const [best, next] = [columns[at]!, columns[at + 1]];
+  if (figures.drive === 'still') return `Nothing runs in it: the narrowest that is usual and bears what stands in it.`;
+  const [a, b] = [worstOf(best), next && worstOf(next)];
+  if (!a) return '';
+  const held = best.verdict === 'passes' ? 'the narrowest that keeps every limit' : 'what comes nearest';
+  const cold = states.some((s) => s.id === 'cold') ? '' : '; a cold start is not reckoned';
+  switch (figures.drive) {
+    case 'pressure': {
+      const [hot, chill] = [outcomeIn(best, 'hottest') ?? a, outcomeIn(best, 'cold')];
+      const buys = next && b ? ` ${next.size} would give ${percent(Math.max(0, gainOver(best, next, true)))} more when cold.` : '';
+      return `${best.size} is ${held}: ${lpm(hot)} L/min hot${chill ? `, ${lpm(chill)} L/min at ${chill.state.tempC} °C` : ''}${cold}.${buys}`;
+    }
+    case 'suction': {
+      const buys = next && b ? ` ${next.size} would leave ${(b.absBar! - a.absBar!).toFixed(2)} bar more.` : '';
+      return `${best.size} is ${held}: ${a.absBar!.toFixed(2)} bar absolute at the pump at the worst, ${a.state.name}${cold}.${buys}`;
+    }
+    case 'fall': {
+      if (!a.carries) return '';
+      const buys = next && b?.carries ? ` ${next.size} would carry ${(b.carries.filled - a.carries.filled).toFixed(1)} L/min more.` : '';
+      return `${best.size} is ${held}: ${a.carries.filled.toFixed(1)} L/min as it should run, ${a.carries.full.toFixed(1)} running full, and ${lpm(a)} come, ${a.state.name}${cold}.${buys}`;
+    }
+    case 'flow': {
+      const buys = next && b ? ` ${next.size} would save ${(a.loss.lossBar - b.loss.lossBar).toFixed(2)} bar.` : '';
+      return `${best.size} is ${held}: ${a.loss.lossBar.toFixed(2)} bar at the worst, ${a.state.name}${cold}.${buys}`;
+    }
+  }
+}
+
+/** The state in which a size does worst. */
+function worstOf({ outcomes }: SizeRun): RunOutcome | undefined {
+  const left = (o: RunOutcome): number => o.carries?.full ?? o.absBar ?? o.endBar ?? -o.loss.lossBar;
+  return outcomes.length === 0 ? undefined : outcomes.reduce((a, b) => (left(b) < left(a) ? b : a));
+}
+
+function practiceOf({ hose, size }: SizeRun, { figures: { dashes, usual } }: LineDuty): string | undefined {
+  const [least, most] = dashes;
+  const words = `-${least} to -${most}`;
+  if (hose.dash < least || hose.dash > most) return `Usual for this service are ${words}; ${size} is what the figures ask for.`;
+  return usual.includes(hose.construction) ? undefined : `Another construction is usual for this service.`;
+}
+
+function narrowest(o: RunOutcome): string {
+  const fits = o.loss.elements.filter((e) => e.kind !== 'restrictor');
+  return fits.reduce((a, b) => (b.boreMm < a.boreMm ? b : a)).name;
+}
+
+function lpm({ flowLpm }: RunOutcome): string {
+  return flowLpm < 10 ? flowLpm.toFixed(1) : flowLpm.toFixed(0);
+}
+
+function percent(share: number): string {
+  return `${Math.round(share * 100)} %`;
+}

@@ -1,0 +1,166 @@
+import { hoseSize, type Hose } from '../hose/index.js';
+import { endOfAngle, type Catalogue, type FlowRules } from '../job/index.js';
+import type { AssembledLine, AssembledPiece } from '../lines/index.js';
+import { dutyOf, type DutyState, type FlowQuestion, type LineDuty, type Missing } from './duty.js';
+import { pathOf, pathWith, type FlowPath, type Instead } from './flow-path.js';
+import { judgeSizes, type SizeColumn } from './judge-sizes.js';
+import { runPath, type RunOutcome } from './run-path.js';
+import { deratedBar, selectHose, type HoseDuty, type HoseVerdict } from './select-hose.js';
+import { broughtTo, consumerOf, withSaidRestrictor } from './what-feeds.js';
+
+/** One size, reckoned. */
+export interface SizeRun {
+  readonly hose: Hose;
+  readonly size: string;
+  /** Its ends at the angles of the line; null where none is made. */
+  readonly endA: string | null;
+  readonly endB: string | null;
+  readonly taken: boolean;
+  readonly path: FlowPath;
+  readonly outcomes: readonly RunOutcome[];
+  /** Why the hose itself will not do. */
+  readonly refusals: readonly string[];
+  readonly bearsBar: number;
+}
+
+/** A line with its sizes side by side. */
+export interface LineSizing {
+  readonly line: AssembledLine;
+  readonly duty: LineDuty;
+  readonly columns: readonly SizeColumn[];
+  /** Index of the size that is taken, and of the one that is recommended. */
+  readonly taken?: number;
+  readonly recommended?: number;
+  /** Why it is recommended, what the next would buy, and what is usual where that differs. */
+  readonly reason: string;
+  readonly practice?: string;
+  readonly missing: readonly Missing[];
+  /** Every construction in the recommended size, those that will do first. */
+  readonly hoses: readonly HoseVerdict[];
+  /** What speaks against every size of this construction. */
+  readonly refusals: readonly string[];
+  /** What is brought to a drain, by state; empty elsewhere. */
+  readonly brought: readonly { readonly state: DutyState; readonly lpm: number; readonly from: string }[];
+}
+
+/** Most sizes side by side. */
+const MOST_COLUMNS = 6;
+
+/**
+ * Every usual size of a line's hose in every state it runs in: flow, loss, speed, what is left, with the verdict of each and the one to take.
+ * What cannot be reckoned is told as missing.
+ * @param construction to look at instead of that of the line
+ */
+export function sizeLine(line: AssembledLine, question: FlowQuestion, construction?: string): LineSizing {
+  const { job, running, rules } = question;
+  const duty = dutyOf(line, running);
+  const lengths = line.pieces.map(lengthOf(line));
+  const missing = [...duty.missing];
+  const noLength = lengths.some((mm) => mm === undefined);
+  if (line.pieces.length === 0) missing.push({ of: 'line', field: 'hose', words: 'There is no hose in this line: nothing to size' });
+  else if (noLength) missing.push({ of: 'line', field: 'reckonMm', words: 'The length: tape it, or say one to reckon with' });
+  // a drain carries what its feed brings, whether it falls or is pumped
+  const drained = duty.figures.drive === 'fall' || line.line.service === 'turbo-drain';
+  const brought = drained ? duty.states.map((state) => ({ state, ...broughtTo(line, question, state) })) : [];
+  const states = duty.states.map((state, i) => (drained && state.flowLpm !== undefined ? { ...state, flowLpm: brought[i]!.lpm } : state));
+  if (line.pieces.length === 0) return { line, duty, columns: [], reason: '', missing, hoses: [], refusals: [], brought };
+  const built = construction ?? line.pieces[0]!.hose?.construction ?? schoolOrder(duty, rules)[0]!;
+  const hoses = hosesToLookAt(line, duty, built, job.catalogue);
+  const hoseDuty = hoseDutyOf(duty, rules);
+  const consumer = consumerOf(line);
+  const runs = hoses.map((hose): SizeRun => {
+    const instead = insteadOf(line, hose, job.catalogue);
+    const taken = line.pieces[0]!.hose?.id === hose.id;
+    const path = noLength ? { passed: [], unknown: [] } : pathFor(line, instead, lengths as number[], taken);
+    const [verdict] = selectHose(hoseDuty, [hose]);
+    return {
+      hose,
+      size: hoseSize(hose),
+      endA: instead.endA?.id ?? null,
+      endB: instead.endB?.id ?? null,
+      taken,
+      path,
+      outcomes:
+        path.passed.length === 0 ? [] : states.map((state, i) => runPath(path.passed, duty, state, rules, consumer, brought[i]?.lpm)),
+      refusals: verdict?.refusals ?? [],
+      bearsBar: deratedBar(hose, duty.hottest.value),
+    };
+  });
+  const judged = judgeSizes(runs, duty, rules, line);
+  const at = judged.recommended ?? judged.taken;
+  const dash = at === undefined ? line.pieces[0]!.hose?.dash : runs[at]!.hose.dash;
+  return { line, duty, ...judged, missing, hoses: hosesOfDash(hoseDuty, dash, job.catalogue), brought };
+}
+
+function pathFor(line: AssembledLine, instead: Instead, lengths: readonly number[], taken: boolean): FlowPath {
+  const path = (taken ? pathOf(line) : undefined) ?? pathWith(line, instead, (i) => lengths[i]!);
+  return withSaidRestrictor(path, line);
+}
+
+/** Of the hose itself: as it is cut, or as it was said to be reckoned with. */
+function lengthOf({ line }: AssembledLine): (piece: AssembledPiece) => number | undefined {
+  return ({ cut, piece }) => cut?.cutMm ?? piece.length?.mm ?? line.flow?.reckonMm;
+}
+
+function insteadOf({ pieces }: AssembledLine, hose: Hose, catalogue: Catalogue): Instead {
+  const [first, last] = [pieces[0]!, pieces[pieces.length - 1]!];
+  const end = (piece: AssembledPiece, side: 'A' | 'B') => {
+    const was = side === 'A' ? piece.endA : piece.endB;
+    const angle = was?.angleDeg ?? piece.piece.wanted?.[`angle${side}`] ?? 0;
+    return endOfAngle(catalogue, hose, angle, was) ?? endOfAngle(catalogue, hose, 0, was);
+  };
+  const [endA, endB] = [end(first, 'A'), end(last, 'B')];
+  return { hose, ...(endA ? { endA } : {}), ...(endB ? { endB } : {}) };
+}
+
+/** The sizes of a construction round those that are usual and the one that is taken. */
+function hosesToLookAt({ pieces }: AssembledLine, { figures }: LineDuty, construction: string, catalogue: Catalogue): Hose[] {
+  const taken = pieces[0]!.hose;
+  const metric = taken?.construction === construction ? taken.metricMm !== undefined : false;
+  const made = catalogue.hoses
+    .filter((h) => h.construction === construction && (!h.retired || h.id === taken?.id) && (h.metricMm !== undefined) === metric)
+    .sort((a, b) => a.boreMm - b.boreMm);
+  // several makers' hoses of one size: the one that is taken, or the first
+  const one = made.filter(
+    (h, i) => h.id === taken?.id || (made.findIndex((o) => o.boreMm === h.boreMm) === i && h.boreMm !== taken?.boreMm),
+  );
+  const [least, most] = figures.dashes;
+  const usual = one.filter((h) => (h.dash >= least && h.dash <= most) || h.id === taken?.id);
+  if (usual.length === 0) return one.slice(0, MOST_COLUMNS);
+  const from = Math.max(0, one.indexOf(usual[0]!) - (usual.length < MOST_COLUMNS - 1 ? 1 : 0));
+  const list = one.slice(from, one.indexOf(usual[usual.length - 1]!) + 2);
+  if (list.length <= MOST_COLUMNS) return list;
+  const at = Math.max(
+    0,
+    list.findIndex((h) => h.id === taken?.id),
+  );
+  const start = Math.min(Math.max(0, at - Math.floor(MOST_COLUMNS / 2)), list.length - MOST_COLUMNS);
+  return list.slice(start, start + MOST_COLUMNS);
+}
+
+/** What the hose must bear, by its service, with what its surroundings add. */
+export function hoseDutyOf(duty: LineDuty, rules: FlowRules): HoseDuty {
+  const { fluid, figures, pressure, hottest, said } = duty;
+  const around = said.aroundC === undefined ? -Infinity : said.aroundC - (said.sleeved ? rules.sleeveK : 0);
+  return {
+    fluid,
+    pressureBar: pressure.value,
+    hottestC: Math.max(hottest.value, around),
+    coldestC: Math.min(-20, duty.states.find((s) => s.id === 'cold')?.tempC ?? -20),
+    ...(figures.suckedBar === undefined ? {} : { suckedBar: figures.suckedBar }),
+    ...(said.bendMm === undefined ? {} : { bendMm: said.bendMm }),
+    preferred: schoolOrder(duty, rules),
+  };
+}
+
+/** Constructions of a service in the order of the house. */
+function schoolOrder({ figures }: LineDuty, { hoseSchool }: FlowRules): string[] {
+  const usual = [...figures.usual];
+  return usual.includes(hoseSchool) ? [hoseSchool, ...usual.filter((c) => c !== hoseSchool)] : usual;
+}
+
+function hosesOfDash(duty: HoseDuty, dash: number | undefined, catalogue: Catalogue): HoseVerdict[] {
+  const ofDash = catalogue.hoses.filter((h) => h.dash === dash && h.metricMm === undefined && !h.retired);
+  const first = ofDash.filter((h, i) => ofDash.findIndex((o) => o.construction === h.construction) === i);
+  return selectHose(duty, first);
+}
