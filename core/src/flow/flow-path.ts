@@ -9,6 +9,8 @@ export interface Passed {
   readonly name: string;
   readonly kind: 'mouth' | 'fitting' | 'restrictor' | 'hose end' | 'hose' | 'component';
   readonly way?: number;
+  /** Of a fitting: the key of its place. */
+  readonly key?: string;
   readonly piece?: string;
   readonly boreMm: number;
   readonly lengthMm: number;
@@ -96,12 +98,13 @@ function hosePassed(piece: string, { name, boreMm }: Hose, lengthMm: number): Pa
 }
 
 /** A part with a body takes what only its maker knows. */
-function throughFitting({ at }: AssembledWay, { fitting, inEnd, outEnd }: KeyedFitting, boreMm: number): Passed | undefined {
+function throughFitting({ at }: AssembledWay, { key, fitting, inEnd, outEnd }: KeyedFitting, boreMm: number): Passed | undefined {
   if (fitting.body) return undefined;
   return {
     name: fitting.name,
     kind: boreMm <= HIDDEN_RESTRICTOR_MM ? 'restrictor' : 'fitting',
     way: at,
+    key,
     boreMm,
     lengthMm: lengthBetween(fitting, inEnd, outEnd),
     turns: turnsIn(fitting, inEnd, outEnd),

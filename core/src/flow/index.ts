@@ -18,3 +18,24 @@ export { outcomeIn, stepDown, type SizeColumn, type SizeVerdictId } from './judg
 export { deratedBar, selectHose, type HoseDuty, type HoseVerdict } from './select-hose.js';
 export { sizeHose, type FlowState, type SizeCandidate, type SizeVerdict, type Sizing, type StateOutcome } from './size-hose.js';
 export { balance, type BalancedFlow, type FlowEdge, type FlowNode } from './network.js';
+export {
+  coolerNeed,
+  openShare,
+  takenBarAt,
+  warmUpMinutes,
+  WARMING_SHARE,
+  type CoolerDuty,
+  type CoolerNeed,
+  type Thermostat,
+  type WarmUp,
+} from './cooler-circuit.js';
+export { bypassFilter, MOST_BYPASS_SHARE, type BypassFilter, type BypassFlow } from './bypass-filter.js';
+export { oilVolume, type ComponentVolume, type LineVolume, type OilVolume } from './oil-volume.js';
+export { thermostatsOf, type ThermostatPlace } from './thermostats.js';
+export { clampFor, couplerHold, wormClamps, type ClampChoice, type CouplerJoint, type CouplerVerdict } from './clamped-hose.js';
+export { systemOf, type JobSystem, type SystemLine, type SystemProblem } from './system.js';
+export { backsUpBetween, sizeCurves, type CurvePoint, type SizeCurves } from './size-curves.js';
+export { growthOf, plannedRunning, type Growth } from './planned.js';
+export { sizingRows, type SizingRow, type SizingRowId } from './sizing-rows.js';
+export { workingOf, type Working, type WorkingStep } from './working.js';
+export { flowFindings, flowRules, type FlowFinding, type FlowRule, type FlowSeverity } from './flow-findings.js';

@@ -1,3 +1,4 @@
+import { flowAtLoss } from './find-flow.js';
 import { FlowFigureError } from './viscosity.js';
 
 /** A place where lines meet. Its pressure is given, or what is fed in or drawn off there. */
@@ -16,6 +17,8 @@ export interface FlowEdge {
   readonly to: string;
   /** Loss at a flow of so many L/min, bar; rises with it, and is nothing without flow. */
   readonly loss: (flowLpm: number) => number;
+  /** What its fall adds from `from` to `to`, bar; negative where it rises. */
+  readonly headBar?: number;
   /** Nothing runs back through it. */
   readonly oneWay?: boolean;
 }
@@ -48,7 +51,7 @@ export function balance(nodes: readonly FlowNode[], edges: readonly FlowEdge[]):
   const start = [...held.values()].reduce((sum, bar) => sum + bar, 0) / held.size;
   let pressures: number[] = free.map(() => start);
   const pressure = (id: string, p: readonly number[]): number => held.get(id) ?? p[at.get(id)!]!;
-  const flows = (p: readonly number[]): Curve[] => edges.map((e) => flowAt(e, pressure(e.from, p) - pressure(e.to, p)));
+  const flows = (p: readonly number[]): Curve[] => edges.map((e) => flowAt(e, pressure(e.from, p) - pressure(e.to, p) + (e.headBar ?? 0)));
   const missing = (list: readonly Curve[]): number[] =>
     free.map((n) =>
       edges.reduce((sum, e, i) => sum + (e.to === n.id ? list[i]!.lpm : 0) - (e.from === n.id ? list[i]!.lpm : 0), n.fedLpm ?? 0),
@@ -98,19 +101,12 @@ interface Curve {
   readonly slope: number;
 }
 
-/** The flow at which an edge takes a drop, and how it changes with it; found on its own curve by halving. */
+/** The flow at which an edge takes a drop, and how it changes with it; found on its own curve. */
 function flowAt({ loss, oneWay }: FlowEdge, dropBar: number): Curve {
   if (oneWay && dropBar < 0) return { lpm: dropBar / SHUT, slope: 1 / SHUT };
   const sign = Math.sign(dropBar) || 1;
   const drop = Math.abs(dropBar);
-  let [low, high] = [0, 1];
-  while (loss(high) < drop && high < 1e6) high *= 2;
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (loss(middle) < drop) low = middle;
-    else high = middle;
-  }
-  const lpm = (low + high) / 2;
+  const lpm = flowAtLoss(loss, drop);
   const by = Math.max(1e-4, lpm * 1e-4);
   const steep = Math.max(1e-12, (loss(lpm + by) - loss(Math.max(0, lpm - by))) / (lpm + by - Math.max(0, lpm - by)));
   return { lpm: sign * lpm, slope: 1 / steep };

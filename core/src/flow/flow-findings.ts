@@ -1,0 +1,187 @@
+import { leadsTo } from '../fittings/index.js';
+import type { AssembledLine } from '../lines/index.js';
+import { bypassFilter } from './bypass-filter.js';
+import { couplerHold } from './clamped-hose.js';
+import type { FlowQuestion } from './duty.js';
+import type { LineSizing } from './size-line.js';
+import { outcomeIn, stepDown } from './judge-sizes.js';
+import { thermostatsOf } from './thermostats.js';
+import { turboNeeds } from './turbo.js';
+import { bearingOf, consumerOf } from './what-feeds.js';
+
+export type FlowSeverity = 'attention' | 'advice';
+
+/** What the flow of a line can complain of: one rule a fault. */
+export const flowRules = {
+  'size-fails': { severity: 'attention', hint: 'Take the size that is recommended, or look at the figures it is reckoned with.' },
+  'size-tight': { severity: 'advice', hint: 'It goes; a wider one is easier on the pump.' },
+  'hose-refused': { severity: 'attention', hint: 'Take a construction that bears it: see the list of hoses.' },
+  'two-restrictors': { severity: 'attention', hint: 'Keep one: two behind one another let through less than either.' },
+  'restrictor-hidden': { severity: 'advice', hint: 'Keep it in mind when a restrictor is chosen.' },
+  'feed-too-much': {
+    severity: 'advice',
+    hint: "Take a narrower restrictor: what is too much floods the seals. The turbo maker's figure goes first.",
+  },
+  'feed-too-little': { severity: 'attention', hint: "Take a wider restrictor or line. The turbo maker's figure goes first." },
+  'drain-rises': { severity: 'attention', hint: 'Lead it down all the way, or pump it.' },
+  'drain-steps-down': { severity: 'attention', hint: 'Keep the bore, or let it grow on its way: froth stands where it narrows.' },
+  'cap-must-turn': {
+    severity: 'attention',
+    hint: 'Take an end with a swivel at the cap and give the hose slack: the cap must still turn and lift.',
+  },
+  'booster-without-valve': { severity: 'attention', hint: 'Put a check valve in, its arrow from the booster to the engine.' },
+  'valve-against-flow': { severity: 'attention', hint: 'Turn the valve: its arrow points the way that the flow goes.' },
+  'bypass-takes-much': { severity: 'attention', hint: 'Take a narrower orifice: the bearings come first.' },
+  'coupler-without-bead': { severity: 'attention', hint: 'Roll a bead on the pipe, or take another end.' },
+  'no-thermostat': {
+    severity: 'advice',
+    hint: 'A road car and cold places want one; a pure track car may go without, and warms up longer.',
+  },
+} as const satisfies Record<string, { severity: FlowSeverity; hint: string }>;
+export type FlowRule = keyof typeof flowRules;
+
+export interface FlowFinding {
+  readonly rule: FlowRule;
+  readonly severity: FlowSeverity;
+  readonly lineId: string;
+  readonly message: string;
+  readonly hint: string;
+}
+
+/** Slack that a return through the filler cap needs, so that the cap lifts, %. Common practice. */
+const CAP_SLACK_PERCENT = 4;
+
+/** All that the flow of a line complains of, by its sizing. */
+export function flowFindings(sizing: LineSizing, question: FlowQuestion): FlowFinding[] {
+  const { line } = sizing;
+  const say = (rule: FlowRule, message: string): FlowFinding => ({ rule, ...flowRules[rule], lineId: line.line.id, message });
+  return [
+    ...ofSize(sizing, say),
+    ...ofRestrictors(sizing, say),
+    ...ofTurbo(sizing, say),
+    ...ofDrain(sizing, say),
+    ...ofValves(line, say),
+    ...ofBypass(sizing, question, say),
+    ...ofCoupler(sizing, say),
+    ...ofThermostat(line, question, say),
+  ];
+}
+
+type Say = (rule: FlowRule, message: string) => FlowFinding;
+
+function ofSize({ columns, taken, refusals, line }: LineSizing, say: Say): FlowFinding[] {
+  const column = taken === undefined ? undefined : columns[taken];
+  const name = line.pieces[0]?.hose?.name ?? '';
+  return [
+    ...(column && refusals.length > 0 ? [say('hose-refused', `${name}: ${refusals.join('; ')}.`)] : []),
+    ...(column?.verdict === 'fails' ? [say('size-fails', `${column.size}: ${column.against.join('; ')}.`)] : []),
+    ...(column?.verdict === 'tight' ? [say('size-tight', `${column.size}: ${column.against.join('; ')}.`)] : []),
+  ];
+}
+
+/** A restrictor that nobody meant to be one: a fitting or another part with a hole of two millimetres. */
+function ofRestrictors({ columns, taken, line }: LineSizing, say: Say): FlowFinding[] {
+  const path = columns[taken ?? 0]?.path.passed ?? [];
+  const holes = path.filter((p) => p.kind === 'restrictor');
+  const hidden = holes.filter((p) => p.key !== undefined);
+  const words = holes.map((p) => `${p.name} (Ø ${p.boreMm} mm)`).join(' and ');
+  if (holes.length > 1) return [say('two-restrictors', `Two restrictors stand behind one another: ${words}.`)];
+  return hidden.length === 1 && line.line.service !== 'bypass-feed' ? [say('restrictor-hidden', `${words} throttles this line.`)] : [];
+}
+
+function ofTurbo({ columns, taken, line, duty }: LineSizing, say: Say): FlowFinding[] {
+  const hot = taken === undefined ? undefined : outcomeIn(columns[taken]!, 'hottest');
+  if (line.line.service !== 'turbo-feed' || !hot || duty.said.bearing === undefined) return [];
+  const { lpm, name, source } = turboNeeds[bearingOf(line)];
+  const gives = `It gives ${hot.flowLpm.toFixed(1)} L/min when hot; ${name} take ${lpm[0]} to ${lpm[1]} (${source}).`;
+  // a figure that is only usual is overstepped by more than a little before it is told
+  if (hot.flowLpm > lpm[1] * 1.2) return [say('feed-too-much', gives)];
+  return hot.flowLpm < lpm[0] * 0.8 ? [say('feed-too-little', gives)] : [];
+}
+
+function ofDrain({ columns, taken, line, duty }: LineSizing, say: Say): FlowFinding[] {
+  if (duty.figures.drive !== 'fall') return [];
+  const { fallMm, comesBack } = duty.said;
+  const step = taken === undefined ? undefined : stepDown(columns[taken]!);
+  const last = line.pieces[line.pieces.length - 1];
+  const still = comesBack === 'filler cap' && (!last?.endB?.connector.swivel || last.piece.slackPercent < CAP_SLACK_PERCENT);
+  return [
+    ...(fallMm !== undefined && fallMm <= 0
+      ? [say('drain-rises', `It ${fallMm === 0 ? 'lies flat' : `rises by ${-fallMm} mm`}, and nothing but its fall drives it.`)]
+      : []),
+    ...(step ? [say('drain-steps-down', `On its way ${step}.`)] : []),
+    ...(still
+      ? [
+          say(
+            'cap-must-turn',
+            `It comes back through the filler cap: ${last?.endB?.connector.swivel ? `${last.piece.slackPercent} % of slack are too little to lift it` : 'its end there does not turn'}.`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+function ofValves({ line, ways }: AssembledLine, say: Say): FlowFinding[] {
+  const valves = ways.flatMap(({ fittings = [] }) => fittings.filter(({ fitting }) => fitting.oneWay));
+  const wrong = valves.filter(({ fitting, inEnd, outEnd }) => !leadsTo(fitting, inEnd, outEnd));
+  const whole = ways.every((way) => way.fittings);
+  return [
+    ...wrong.map(({ fitting }) => say('valve-against-flow', `${fitting.name} lets pass from B to A only, and the line runs from A to B.`)),
+    ...(line.service === 'brake-booster' && whole && valves.length === 0
+      ? [say('booster-without-valve', 'Nothing keeps the vacuum in the booster when the engine stops.')]
+      : []),
+  ];
+}
+
+function ofBypass({ line, columns, taken, duty }: LineSizing, { running }: FlowQuestion, say: Say): FlowFinding[] {
+  const hot = duty.states.find((s) => s.id === 'hottest');
+  const { idleBar, fullBar, pumpLpm, idleRevs, mostRevs, sumpL } = running;
+  if (line.line.service !== 'bypass-feed' || !hot || idleBar === undefined || fullBar === undefined) return [];
+  const holes = [...(columns[taken ?? 0]?.path.passed ?? []).filter((p) => p.kind === 'restrictor'), ...consumerOf(line)];
+  if (holes.length === 0) return [];
+  const pumpIdle = pumpLpm !== undefined && idleRevs !== undefined && mostRevs !== undefined ? (pumpLpm * idleRevs) / mostRevs : undefined;
+  const { tooMuch, idleLpm, shareIdle } = bypassFilter({
+    orificeMm: Math.min(...holes.map((h) => h.boreMm)),
+    idleBar,
+    fullBar,
+    fluid: hot.fluid,
+    ...(sumpL === undefined ? {} : { sumpL }),
+    ...(pumpLpm === undefined ? {} : { pumpLpm }),
+    ...(pumpIdle === undefined ? {} : { pumpIdleLpm: pumpIdle }),
+  });
+  if (!tooMuch) return [];
+  return [
+    say(
+      'bypass-takes-much',
+      `At hot idle it takes ${idleLpm.toFixed(1)} L/min${shareIdle === undefined ? '' : `, ${Math.round(shareIdle * 100)} % of what the pump gives`}.`,
+    ),
+  ];
+}
+
+/** Pull of a T-bolt band, N, and its width, mm. Common practice. */
+const T_BOLT = { pullN: 4000, bandMm: 19 };
+
+function ofCoupler({ line, duty }: LineSizing, say: Say): FlowFinding[] {
+  if (line.line.service !== 'charge-air') return [];
+  return [line.portA, line.portB].flatMap(({ port, component }) => {
+    if (port.connector?.family !== 'barb') return [];
+    const hose = line.pieces[0]?.hose;
+    if (!hose) return [];
+    const { holds, words } = couplerHold({
+      pipeMm: hose.boreMm,
+      insertedMm: 2 * T_BOLT.bandMm + 5,
+      bandMm: T_BOLT.bandMm,
+      bandPullN: T_BOLT.pullN,
+      beaded: false,
+      oily: true,
+      boostBar: duty.pressure.value,
+    });
+    return holds ? [] : [say('coupler-without-bead', `${component.name}, ${port.label}: ${words}`)];
+  });
+}
+
+function ofThermostat({ line, portB }: AssembledLine, { job, rules }: FlowQuestion, say: Say): FlowFinding[] {
+  const toCooler = (line.service === 'cooler' || line.service === 'cooler-back') && portB.component.kind === 'cooler';
+  if (!toCooler || rules.thermostat === 'none' || thermostatsOf(job).length > 0) return [];
+  return [say('no-thermostat', 'Nothing keeps the oil from the cooler while it is cold.')];
+}

@@ -1,0 +1,141 @@
+import type { Drive } from './service-figures.js';
+import type { LineSizing } from './size-line.js';
+import { outcomeIn, type SizeColumn } from './judge-sizes.js';
+import type { StateId } from './duty.js';
+
+export type SizingRowId =
+  | 'bore'
+  | 'narrowest'
+  | `flow ${StateId}`
+  | `speed ${StateId}`
+  | `loss ${StateId}`
+  | `left ${StateId}`
+  | `abs ${StateId}`
+  | `carries ${StateId}`
+  | `comes ${StateId}`
+  | 'fills cold'
+  | 'bears'
+  | 'burst'
+  | 'margin';
+
+/** One figure of every size. */
+export interface SizingRow {
+  readonly id: SizingRowId;
+  readonly label: string;
+  /** Of the figures: `mm`, `L/min`, `m/s`, `bar`, `s`, `%`. */
+  readonly unit: string;
+  readonly decimals: number;
+  readonly values: readonly (number | undefined)[];
+  /** Which of them go beyond what is asked. */
+  readonly bad: readonly boolean[];
+}
+
+const names: Record<StateId, string> = { cold: 'cold start', warm: 'warm', idle: 'hot idle', hottest: 'hottest' };
+
+const rowsBy: Record<Drive, readonly SizingRowId[]> = {
+  pressure: ['flow hottest', 'flow idle', 'flow cold', 'speed hottest', 'left hottest', 'fills cold'],
+  flow: ['speed warm', 'loss warm', 'loss hottest', 'loss cold'],
+  suction: ['speed warm', 'abs warm', 'abs hottest', 'abs cold'],
+  fall: ['carries hottest', 'comes hottest', 'carries cold', 'comes cold'],
+  still: ['bears', 'burst'],
+};
+
+/** The rows of a sizing, by what drives its flow; those that nothing is known of are left out. */
+export function sizingRows({ columns, duty, brought }: LineSizing): SizingRow[] {
+  const ids: SizingRowId[] = ['bore', 'narrowest', ...rowsBy[duty.figures.drive], 'margin'];
+  return ids
+    .map((id): SizingRow => {
+      const values = columns.map((column) => valueOf(id, column, brought));
+      return { id, ...headOf(id), values, bad: columns.map((column, i) => isBad(id, column, values[i], duty)) };
+    })
+    .filter(({ values }) => values.some((v) => v !== undefined && Number.isFinite(v)));
+}
+
+function split(id: SizingRowId): [what: string, state: StateId] {
+  const [what, state] = id.split(' ');
+  return [what!, state as StateId];
+}
+
+function headOf(id: SizingRowId): Pick<SizingRow, 'label' | 'unit' | 'decimals'> {
+  const [what, state] = split(id);
+  const of = names[state];
+  switch (what) {
+    case 'bore':
+      return { label: 'bore', unit: 'mm', decimals: 1 };
+    case 'narrowest':
+      return { label: 'narrowest', unit: 'mm', decimals: 1 };
+    case 'flow':
+      return { label: `flow, ${of}`, unit: 'L/min', decimals: 1 };
+    case 'speed':
+      return { label: `speed, ${of}`, unit: 'm/s', decimals: 1 };
+    case 'loss':
+      return { label: `takes, ${of}`, unit: 'bar', decimals: 2 };
+    case 'left':
+      return { label: `at its end, ${of}`, unit: 'bar', decimals: 1 };
+    case 'abs':
+      return { label: `at the pump, ${of}`, unit: 'bar abs', decimals: 2 };
+    case 'carries':
+      return { label: `carries, ${of}`, unit: 'L/min', decimals: 1 };
+    case 'comes':
+      return { label: `comes, ${of}`, unit: 'L/min', decimals: 1 };
+    case 'fills':
+      return { label: `arrives after, ${of}`, unit: 's', decimals: 0 };
+    case 'bears':
+      return { label: 'bears, hottest', unit: 'bar', decimals: 0 };
+    case 'burst':
+      return { label: 'bursts, least', unit: 'bar', decimals: 0 };
+    default:
+      return { label: 'margin', unit: '%', decimals: 0 };
+  }
+}
+
+function valueOf(id: SizingRowId, column: SizeColumn, brought: LineSizing['brought']): number | undefined {
+  const [what, state] = split(id);
+  const outcome = outcomeIn(column, state);
+  switch (what) {
+    case 'bore':
+      return column.hose.boreMm;
+    case 'narrowest': {
+      const fits = column.path.passed.filter((p) => p.kind !== 'restrictor');
+      return fits.length > 0 ? Math.min(...fits.map((p) => p.boreMm)) : undefined;
+    }
+    case 'flow':
+      return outcome?.flowLpm;
+    case 'speed':
+      return outcome?.hoseMs;
+    case 'loss':
+      return outcome?.loss.lossBar;
+    case 'left':
+      return outcome?.endBar;
+    case 'abs':
+      return outcome?.absBar;
+    case 'carries':
+      return outcome?.carries?.filled;
+    case 'comes':
+      return brought.find((b) => b.state.id === state)?.lpm;
+    case 'fills':
+      return outcome?.fillsS;
+    case 'bears':
+      return column.bearsBar;
+    case 'burst':
+      return column.hose.burstBar ?? column.hose.workingBar * 4;
+    default:
+      return column.marginPercent;
+  }
+}
+
+function isBad(id: SizingRowId, column: SizeColumn, value: number | undefined, { figures, pressure }: LineSizing['duty']): boolean {
+  if (value === undefined) return false;
+  const [what, state] = split(id);
+  const cold = state === 'cold';
+  if (what === 'speed') return figures.mostMs !== undefined && value > figures.mostMs;
+  if (what === 'loss') return value > ((cold ? figures.mostColdBar : figures.mostLossBar) ?? Infinity);
+  if (what === 'abs') return figures.leastAbsBar !== undefined && value < figures.leastAbsBar[cold ? 1 : 0];
+  if (what === 'carries') return value < (outcomeIn(column, state)?.flowLpm ?? 0);
+  if (what === 'bears') return value < pressure.value;
+  if (what === 'margin') return value < 0;
+  // the words of what speaks against it begin with the state
+  if (what === 'flow')
+    return column.against.some((words) => words.startsWith(cold ? 'cold it gives' : state === 'idle' ? 'at hot idle' : 'hot it gives'));
+  return false;
+}
