@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import {
+  balance,
   bendTwoK,
   drainCapacity,
   FlowFigureError,
+  fluidProperties,
+  fromTable,
   frictionFactor,
   gradeLimits,
   hotGrade,
@@ -11,9 +14,11 @@ import {
   oilDensity,
   oils,
   pressureLoss,
+  restrictorFlow,
   stepCoefficient,
   twoK,
   viscosityIndex,
+  water,
 } from '../src/index.js';
 
 describe('viscosity index: the worked examples of ASTM D2270 (from memory)', () => {
@@ -190,5 +195,110 @@ describe('bends, branches and mouths: the two constants of Hooper 1981 (from mem
     expect(stepCoefficient(10, 20)).toBeCloseTo(0.5625, 9);
     expect(stepCoefficient(20, 10)).toBeCloseTo(0.375, 9);
     expect(stepCoefficient(12, 12)).toBe(0);
+  });
+});
+
+describe('water: IAPWS, as handbooks print it (from memory)', () => {
+  it.each([
+    // °C, kinematic viscosity cSt, density kg/m³
+    [20, 1.0038, 998.2],
+    [40, 0.6581, 992.2],
+    [80, 0.3648, 971.8],
+  ])('at %d °C: %d cSt, %d kg/m³', (tempC, cst, density) => {
+    const found = fromTable(water, tempC);
+    expect(found.viscosityCst).toBeCloseTo(cst, 3);
+    expect(found.densityKgM3).toBe(density);
+  });
+
+  it('50 m of 25 mm smooth pipe at 1 L/s by Darcy: worked by hand', () => {
+    // v = 1e-3/(π/4·0.025²) = 2.0372 m/s; Re = 50 740; smooth Colebrook f = 0.02083; Δp = f·2000·½·998.2·v² = 0.863 bar
+    const found = pressureLoss({ flowLpm: 60, boreMm: 25, lengthM: 50, viscosityCst: 1.0038, densityKgM3: 998.2, roughnessMm: 0 });
+    expect(found.velocityMs).toBeCloseTo(2.0372, 4);
+    expect(found.reynolds).toBeCloseTo(50_737, -2);
+    expect(found.lossBar).toBeCloseTo(0.863, 2);
+  });
+});
+
+describe('air: ideal gas and Sutherland (US Standard Atmosphere 1976, from memory)', () => {
+  it('at 15 °C and one atmosphere has 1.225 kg/m³ and 14.6 cSt', () => {
+    const { densityKgM3, viscosityCst } = fluidProperties('air', { tempC: 15 });
+    expect(densityKgM3).toBeCloseTo(1.225, 3);
+    expect(viscosityCst).toBeCloseTo(14.61, 1);
+  });
+});
+
+describe('half glycol, half water: ASHRAE Handbook, Fundamentals (from memory)', () => {
+  it.each([
+    [20, 3.94, 1073],
+    [80, 1.06, 1037],
+  ])('at %d °C: %d mPa·s, %d kg/m³', (tempC, mPas, density) => {
+    const { viscosityCst, densityKgM3 } = fluidProperties('coolant', { tempC });
+    expect((viscosityCst * densityKgM3) / 1000).toBeCloseTo(mPas, 6);
+    expect(densityKgM3).toBe(density);
+  });
+});
+
+describe('diesel: EN 590 (from memory)', () => {
+  it('lies within 2.0 to 4.5 cSt at 40 °C and 820 to 845 kg/m³ at 15 °C', () => {
+    expect(fluidProperties('diesel', { tempC: 40 }).viscosityCst).toBeCloseTo(2.9, 1);
+    expect(fluidProperties('diesel', { tempC: 15 }).densityKgM3).toBe(835);
+  });
+});
+
+describe('a pipe that is part full', () => {
+  it('half full and turbulent runs as Manning says, with n = 0.009 of smooth plastic (Chow 1959, from memory), within a tenth', () => {
+    // v = 1/n·R^(2/3)·√S, R = d/4; 50 mm pipe, 1 % of slope: 1/0.009·0.0125^(2/3)·0.1 = 0.598 m/s
+    const { velocityMs, laminar } = drainCapacity({
+      boreMm: 50,
+      fallMm: 1000,
+      lengthMm: 100_000,
+      viscosityCst: 1,
+      densityKgM3: 1000,
+      filling: 0.5,
+      froth: 1,
+      k: 0,
+    });
+    expect(laminar).toBe(false);
+    expect(velocityMs / 0.598).toBeGreaterThan(0.9);
+    expect(velocityMs / 0.598).toBeLessThan(1.1);
+  });
+});
+
+describe('a network with a known balance', () => {
+  it('laminar pipes side by side share the flow by d⁴/L (Hagen and Poiseuille)', () => {
+    const pipe = (id: string, boreMm: number, lengthM: number) => ({
+      id,
+      from: 'in',
+      to: 'out',
+      loss: (flowLpm: number) => pressureLoss({ flowLpm, boreMm, lengthM, viscosityCst: 300, densityKgM3: 870 }).lossBar,
+    });
+    const { flowLpm } = balance(
+      [
+        { id: 'in', fedLpm: 6 },
+        { id: 'out', heldBar: 0 },
+      ],
+      [pipe('wide', 12, 1), pipe('narrow', 8, 0.5)],
+    );
+    // 12⁴/1 : 8⁴/0.5 = 20736 : 8192
+    expect(flowLpm['wide']).toBeCloseTo((6 * 20_736) / 28_928, 4);
+    expect(flowLpm['narrow']).toBeCloseTo((6 * 8192) / 28_928, 4);
+  });
+
+  it('a bridge whose arms are in proportion carries nothing (Wheatstone)', () => {
+    const arm = (id: string, from: string, to: string, k: number) => ({ id, from, to, loss: (q: number) => k * q });
+    const { still } = balance(
+      [{ id: 'in', heldBar: 3 }, { id: 'a' }, { id: 'b' }, { id: 'out', heldBar: 0 }],
+      [arm('1', 'in', 'a', 1), arm('2', 'a', 'out', 2), arm('3', 'in', 'b', 3), arm('4', 'b', 'out', 6), arm('bridge', 'a', 'b', 0.5)],
+    );
+    expect(still).toEqual(['bridge']);
+  });
+});
+
+describe('a sharp hole', () => {
+  it('turbulent passes about 0.7·A·√(2Δp/ρ) when it is some diameters long (Lichtarowicz 1965: 0.7 to 0.8; from memory)', () => {
+    const flow = restrictorFlow({ boreMm: 5, dropBar: 10, viscosityCst: 1, densityKgM3: 1000 });
+    const ideal = (Math.PI / 4) * 0.005 ** 2 * Math.sqrt((2 * 10e5) / 1000) * 60_000;
+    expect(flow / ideal).toBeGreaterThan(0.68);
+    expect(flow / ideal).toBeLessThan(0.8);
   });
 });

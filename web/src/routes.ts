@@ -28,5 +28,6 @@ export const routes: Routes = [
       { path: 'drill', loadComponent: () => import('./bench/drill').then((m) => m.Drill) },
     ],
   },
+  { path: 'flow', title: 'Flow bench · Gewinde', loadComponent: () => import('./flow-bench/flow-bench').then((m) => m.FlowBench) },
   { path: '**', redirectTo: '' },
 ];

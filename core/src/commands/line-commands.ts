@@ -51,7 +51,14 @@ export function editLine(draft: JobDraft, { id, version, set }: CommandOf<'edit-
   const { fluid: was, flow: _flow, ...line } = before;
   if (set.found) checkFound(set.found);
   const fluid = said === undefined ? was : said;
-  putLine(draft, before, { ...line, ...rest, ...(fluid ? { fluid } : {}), ...(flow && Object.keys(flow).length > 0 ? { flow } : {}), ways, ...(name === undefined ? {} : { name: name.trim() }) });
+  putLine(draft, before, {
+    ...line,
+    ...rest,
+    ...(fluid ? { fluid } : {}),
+    ...(flow && Object.keys(flow).length > 0 ? { flow } : {}),
+    ways,
+    ...(name === undefined ? {} : { name: name.trim() }),
+  });
   const fields = Object.keys(set).map((field) => jobEntities.line.fields[field as keyof typeof jobEntities.line.fields]);
   return `Edit L${before.number} ${before.name}: ${fields.join(', ')}`;
 }

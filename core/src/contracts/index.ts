@@ -9,6 +9,7 @@ export {
   type ShopChange,
   type ShopCommand,
   type ShopCommandOf,
+  type FlowRulesRow,
   type SealRulesRow,
   type WeightsRow,
 } from './shop-contracts.js';

@@ -65,7 +65,7 @@ export function pathWith({ ways, pieces }: AssembledLine, instead: Instead, leng
     way.fittings?.forEach((placed, i) => {
       const beside = (i === 0 && way.at > 0) || (i === way.fittings!.length - 1 && way.at < pieces.length);
       const one = throughFitting(way, placed, beside ? likeIn(placed, i, way, pieces.length, instead) : boreOf(placed));
-      if (one) passed.push(one);
+      if (one) passed.push(beside && one.boreMm !== boreOf(placed) ? { ...one, name: `${kindOf(placed.fitting)} in this size` } : one);
       else unknown.push(placed.fitting.name);
     });
     const assembled = pieces[way.at];

@@ -10,15 +10,13 @@ import {
   FlowFigureError,
   kinematicViscosity,
   lineLoss,
-  oilDensity,
-  oils,
   restrictorFlow,
   restrictorFor,
   selectHose,
   serviceFigures,
-  sizeHose,
   wetted,
 } from './index.js';
+import { oilDensity, oils } from '../fluids/index.js';
 
 const oil = oils.find((o) => o.id === '10w60')!;
 const at = (tempC: number, flowLpm = 3) => ({ flowLpm, viscosityCst: kinematicViscosity(oil, tempC), densityKgM3: oilDensity(oil, tempC) });
@@ -171,34 +169,5 @@ describe('the choice of a hose', () => {
       expect(deratedBar(hose, hose.maxTempC)).toBeGreaterThan(0);
       expect(deratedBar(hose, hose.maxTempC + 1)).toBe(0);
     }
-  });
-});
-
-describe('the size of a hose', () => {
-  const candidates = [3, 4, 6, 8].map((dash) => ({
-    hose: findHose(catalogue, `hose-ptfe-${dash}`)!,
-    endA: findHoseEnd(catalogue, `end-ptfe-${dash}-0`)!,
-    endB: findHoseEnd(catalogue, `end-ptfe-${dash}-45`)!,
-  }));
-  const states = (mostLossBar: number) => [
-    { name: 'cold start', ...at(0, 1) },
-    { name: 'hot', ...at(120), mostMs: 6, mostLossBar },
-  ];
-
-  it('is the narrowest that keeps every limit in every state, with what the next one would save', () => {
-    const { recommended, verdicts, nextSavesBar } = sizeHose(630, states(1), candidates);
-    expect(verdicts.map((v) => v.candidate.hose.dash)).toEqual([3, 4, 6, 8]);
-    expect(recommended!.candidate.hose.dash).toBe(verdicts.find((v) => v.passes)!.candidate.hose.dash);
-    expect(recommended!.candidate.hose.dash).toBe(4);
-    expect(recommended!.marginPercent).toBeGreaterThan(0);
-    expect(nextSavesBar).toBeGreaterThan(0);
-    expect(verdicts[0]!.states[1]!.exceeded.join()).toMatch(/m\/s, and 6 m\/s are the most|bar are the most/);
-    expect(verdicts[0]!.marginPercent).toBeLessThan(0);
-  });
-
-  it('is none where none does', () => {
-    const { recommended, verdicts } = sizeHose(630, states(0.0001), candidates);
-    expect(recommended).toBeUndefined();
-    expect(verdicts.every((v) => !v.passes)).toBe(true);
   });
 });

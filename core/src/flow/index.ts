@@ -2,7 +2,16 @@ export { FlowFigureError, kinematicViscosity, viscosityIndex } from './viscosity
 export { frictionFactor, LAMINAR_TO, regimeOf, TURBULENT_FROM, type Regime } from './friction.js';
 export { dynamicBar, pressureLoss, reynoldsNumber, SMOOTH_MM, velocity, type PipeLoss, type StraightPipe } from './pressure-loss.js';
 export { bendTwoK, lossCoefficient, stepCoefficient, twoK, type TwoK, type TwoKName } from './two-k.js';
-export { AIR_BAR, fluidProperties, oilOf, type FluidProperties, type FluidState, type ReckonedOil } from './fluid-properties.js';
+export {
+  AIR_BAR,
+  fluidProperties,
+  fromTable,
+  oilOf,
+  water,
+  type FluidProperties,
+  type FluidState,
+  type ReckonedOil,
+} from './fluid-properties.js';
 export { HIDDEN_RESTRICTOR_MM, pathOf, pathWith, type FlowPath, type Instead, type Passed } from './flow-path.js';
 export { lineLoss, lossAlong, lossBarAlong, type LineLoss, type LossElement, type Stream } from './line-loss.js';
 export { flowAtLoss, type LossCurve } from './find-flow.js';
@@ -16,7 +25,6 @@ export { flowThroughHoles, holeLossBar, restrictorForTurbo, turboNeeds, type Bea
 export { hoseDutyOf, sizeLine, type LineSizing, type SizeRun } from './size-line.js';
 export { outcomeIn, stepDown, type SizeColumn, type SizeVerdictId } from './judge-sizes.js';
 export { deratedBar, selectHose, type HoseDuty, type HoseVerdict } from './select-hose.js';
-export { sizeHose, type FlowState, type SizeCandidate, type SizeVerdict, type Sizing, type StateOutcome } from './size-hose.js';
 export { balance, type BalancedFlow, type FlowEdge, type FlowNode } from './network.js';
 export {
   coolerNeed,
@@ -39,3 +47,6 @@ export { growthOf, plannedRunning, type Growth } from './planned.js';
 export { sizingRows, type SizingRow, type SizingRowId } from './sizing-rows.js';
 export { workingOf, type Working, type WorkingStep } from './working.js';
 export { flowFindings, flowRules, type FlowFinding, type FlowRule, type FlowSeverity } from './flow-findings.js';
+export { stepUps, type StepUp } from './step-up.js';
+export { coolerOfJob, COOLER_SPARE_BAR, WARM_ENOUGH_C, type CoolerOfJob } from './cooler-of-job.js';
+export { alongHose, downDrain, throughHole, type OneAnswer } from './one-question.js';

@@ -4,6 +4,7 @@ import type { LineDuty, StateId } from './duty.js';
 import type { RunOutcome } from './run-path.js';
 import type { LineSizing, SizeRun } from './size-line.js';
 import { turboNeeds } from './turbo.js';
+import { lpm, percent, practiceOf, reasonOf, saysOf } from './sizing-words.js';
 import { bearingOf } from './what-feeds.js';
 
 /** `fails`: not to be taken. `tight`: it does, and something speaks against it. `open`: it cannot be reckoned yet. */
@@ -42,7 +43,7 @@ export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, rules: Flow
   const refusals = (runs[0]?.refusals ?? []).filter((why) => runs.every((run) => run.refusals.includes(why)));
   const still = duty.figures.drive === 'still';
   const columns = runs.map((run): SizeColumn => {
-    const held = run.outcomes.length > 0 ? heldBy(run, widest!, duty, rules, line) : [];
+    const held = run.outcomes.length > 0 ? worstOfEach(heldBy(run, widest!, duty, rules, line)) : [];
     const hard = held.filter((h) => h.left < 0 && !h.soft);
     const soft = held.filter((h) => h.left < 0 && h.soft);
     const own = run.refusals.filter((why) => !refusals.includes(why));
@@ -57,7 +58,7 @@ export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, rules: Flow
     };
   });
   const reckoned = still || columns.some((c) => c.outcomes.length > 0);
-  const at = reckoned && duty.figures.service !== 'other' ? bestOf(columns) : undefined;
+  const at = reckoned && duty.figures.service !== 'other' ? bestOf(columns, duty.figures.drive === 'suction') : undefined;
   const taken = columns.findIndex((c) => c.taken);
   const told = columns.map((c, i) => (c.says === '' ? { ...c, says: saysOf(columns, i, at, duty) } : c));
   const practice = at === undefined ? undefined : practiceOf(told[at]!, duty);
@@ -78,11 +79,18 @@ export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, rules: Flow
   };
 }
 
-function bestOf(columns: readonly SizeColumn[]): number | undefined {
+/** Of the same complaint in several states the worst. */
+function worstOfEach(held: readonly Held[]): Held[] {
+  return held
+    .filter((h) => held.find((o) => o.short === h.short && o.left < h.left) === undefined)
+    .filter((h, i, list) => list.findIndex((o) => o.short === h.short) === i);
+}
+
+function bestOf(columns: readonly SizeColumn[], suction: boolean): number | undefined {
   const passes = columns.findIndex((c) => c.verdict === 'passes');
   if (passes >= 0) return passes;
-  // what speaks against a tight one is its speed: the widest of them is the least fast
-  const tight = columns.findLastIndex((c) => c.verdict === 'tight');
+  // a suction that is fast everywhere is least so in the widest
+  const tight = suction ? columns.findLastIndex((c) => c.verdict === 'tight') : columns.findIndex((c) => c.verdict === 'tight');
   return tight >= 0 ? tight : undefined;
 }
 
@@ -253,73 +261,7 @@ export function stepDown({ path }: Pick<SizeRun, 'path'>): string | undefined {
   return `it narrows from ${way[at - 1]!.boreMm} to ${way[at]!.boreMm} mm at ${way[at]!.name}`;
 }
 
-function saysOf(columns: readonly SizeColumn[], i: number, best: number | undefined, { figures }: LineDuty): string {
-  if (best === undefined) return '';
-  if (i === best) return 'recommended';
-  if (i < best) return 'narrow';
-  const gain = gainOver(columns[best]!, columns[i]!, figures.drive === 'pressure');
-  if (figures.drive === 'pressure') return gain < 0.05 ? 'gives no more' : 'gives more';
-  return figures.drive === 'still' ? 'does' : 'wider than needed';
-}
-
-/** Cold flow that the other gives beyond the first, as a share. */
-function gainOver(one: SizeColumn, other: SizeColumn, pressure: boolean): number {
-  const [a, b] = [outcomeIn(one, 'cold') ?? one.outcomes[0], outcomeIn(other, 'cold') ?? other.outcomes[0]];
-  if (!a || !b) return 0;
-  return pressure ? b.flowLpm / a.flowLpm - 1 : 0;
-}
-
-function reasonOf(columns: readonly SizeColumn[], at: number, { figures, states }: LineDuty): string {
-  const [best, next] = [columns[at]!, columns[at + 1]];
-  if (figures.drive === 'still') return `Nothing runs in it: the narrowest that is usual and bears what stands in it.`;
-  const [a, b] = [worstOf(best), next && worstOf(next)];
-  if (!a) return '';
-  const held = best.verdict === 'passes' ? 'the narrowest that keeps every limit' : 'what comes nearest';
-  const cold = states.some((s) => s.id === 'cold') ? '' : '; a cold start is not reckoned';
-  switch (figures.drive) {
-    case 'pressure': {
-      const [hot, chill] = [outcomeIn(best, 'hottest') ?? a, outcomeIn(best, 'cold')];
-      const buys = next && b ? ` ${next.size} would give ${percent(Math.max(0, gainOver(best, next, true)))} more when cold.` : '';
-      return `${best.size} is ${held}: ${lpm(hot)} L/min hot${chill ? `, ${lpm(chill)} L/min at ${chill.state.tempC} °C` : ''}${cold}.${buys}`;
-    }
-    case 'suction': {
-      const buys = next && b ? ` ${next.size} would leave ${(b.absBar! - a.absBar!).toFixed(2)} bar more.` : '';
-      return `${best.size} is ${held}: ${a.absBar!.toFixed(2)} bar absolute at the pump at the worst, ${a.state.name}${cold}.${buys}`;
-    }
-    case 'fall': {
-      if (!a.carries) return '';
-      const buys = next && b?.carries ? ` ${next.size} would carry ${(b.carries.filled - a.carries.filled).toFixed(1)} L/min more.` : '';
-      return `${best.size} is ${held}: ${a.carries.filled.toFixed(1)} L/min as it should run, ${a.carries.full.toFixed(1)} running full, and ${lpm(a)} come, ${a.state.name}${cold}.${buys}`;
-    }
-    case 'flow': {
-      const buys = next && b ? ` ${next.size} would save ${(a.loss.lossBar - b.loss.lossBar).toFixed(2)} bar.` : '';
-      return `${best.size} is ${held}: ${a.loss.lossBar.toFixed(2)} bar at the worst, ${a.state.name}${cold}.${buys}`;
-    }
-  }
-}
-
-/** The state in which a size does worst. */
-function worstOf({ outcomes }: SizeRun): RunOutcome | undefined {
-  const left = (o: RunOutcome): number => o.carries?.full ?? o.absBar ?? o.endBar ?? -o.loss.lossBar;
-  return outcomes.length === 0 ? undefined : outcomes.reduce((a, b) => (left(b) < left(a) ? b : a));
-}
-
-function practiceOf({ hose, size }: SizeRun, { figures: { dashes, usual } }: LineDuty): string | undefined {
-  const [least, most] = dashes;
-  const words = `-${least} to -${most}`;
-  if (hose.dash < least || hose.dash > most) return `Usual for this service are ${words}; ${size} is what the figures ask for.`;
-  return usual.includes(hose.construction) ? undefined : `Another construction is usual for this service.`;
-}
-
 function narrowest(o: RunOutcome): string {
   const fits = o.loss.elements.filter((e) => e.kind !== 'restrictor');
   return fits.reduce((a, b) => (b.boreMm < a.boreMm ? b : a)).name;
-}
-
-function lpm({ flowLpm }: RunOutcome): string {
-  return flowLpm < 10 ? flowLpm.toFixed(1) : flowLpm.toFixed(0);
-}
-
-function percent(share: number): string {
-  return `${Math.round(share * 100)} %`;
 }

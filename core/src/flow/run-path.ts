@@ -2,8 +2,10 @@ import type { FlowRules } from '../job/index.js';
 import { absolute, type DutyState, type LineDuty } from './duty.js';
 import { flowAtLoss } from './find-flow.js';
 import type { Passed } from './flow-path.js';
-import { drainCapacity } from './gravity-drain.js';
+import { frictionFactor } from './friction.js';
+import { wetted } from './gravity-drain.js';
 import { lossAlong, lossBarAlong, type LineLoss, type Stream } from './line-loss.js';
+import { dynamicBar, reynoldsNumber } from './pressure-loss.js';
 import { lossCoefficient } from './two-k.js';
 
 /** What a path does in a state. */
@@ -19,7 +21,7 @@ export interface RunOutcome {
   readonly absBar?: number;
   /** What it carries by its fall, filled as the shop reckons and running full, without froth, L/min. */
   readonly carries?: { readonly filled: number; readonly full: number };
-  /** Until what enters comes out, s. */
+  /** Until what enters an empty line comes out, s. */
   readonly fillsS?: number;
 }
 
@@ -53,7 +55,7 @@ export function runPath(
   const stream: Stream = { ...state.fluid, flowLpm };
   const loss = lossAlong(passed, stream);
   const head = headBar(duty.said.fallMm ?? 0, state.fluid.densityKgM3);
-  const litres = litresIn(passed);
+  const fills = state.sourceBar === undefined ? flowLpm : fillingLpm(passed, duty, state);
   return {
     state,
     flowLpm,
@@ -64,8 +66,14 @@ export function runPath(
     ...(duty.figures.drive === 'fall' && (duty.said.fallMm ?? 0) > 0
       ? { carries: carriedBy(passed, duty.said.fallMm!, state, rules) }
       : {}),
-    ...(flowLpm > 0 ? { fillsS: (litres / flowLpm) * 60 } : {}),
+    ...(fills > 0 ? { fillsS: (litresIn(passed) / fills) * 60 } : {}),
   };
+}
+
+/** What runs into a line that is still empty: air passes a restrictor and bearings at once. L/min, on the slow side. */
+function fillingLpm(passed: readonly Passed[], duty: LineDuty, state: DutyState): number {
+  const open = passed.filter((p) => p.kind !== 'restrictor');
+  return flowIn(open, duty, state, [], 0);
 }
 
 /** The flow of a path in a state, L/min. */
@@ -83,18 +91,30 @@ export function flowIn(
   return flowAtLoss((flowLpm) => lossBarAlong(all, { ...state.fluid, flowLpm }), bar, duty.figures.flowLpm);
 }
 
-/** A drain by its narrowest: the fall over the whole length, its bends counted with it. */
-function carriedBy(passed: readonly Passed[], fallMm: number, { fluid }: DutyState, { drainFillPercent, froth }: FlowRules) {
-  const boreMm = Math.min(...passed.map((p) => p.boreMm));
-  const lengthMm = Math.max(
-    fallMm,
-    passed.reduce((sum, p) => sum + p.lengthMm, 0),
-  );
-  // bends by their two constants at a flow that is neither creeping nor fast
-  const k = passed.reduce((sum, p) => sum + p.turns.reduce((s, turn) => s + lossCoefficient(turn, 500, p.boreMm), 0), 0);
-  const drain = { boreMm, fallMm, lengthMm, ...fluid, k, froth };
-  return {
-    filled: drainCapacity({ ...drain, filling: drainFillPercent / 100 }).oilLpm,
-    full: drainCapacity({ ...drain, filling: 1 }).oilLpm,
-  };
+/** Froth in full from here on, °C; at a freezing start, with the shaft hardly turning, none. Common practice. */
+const FROTHS_FROM_C = 60;
+
+/** How many times its own volume oil takes at a temperature. */
+export function frothAt(froth: number, tempC: number): number {
+  return 1 + (froth - 1) * Math.min(1, Math.max(0, tempC / FROTHS_FROM_C));
+}
+
+/** What a drain carries: its whole fall against friction and bends, each part in its own bore, filled to a share of its height. */
+function carriedBy(passed: readonly Passed[], fallMm: number, { fluid, tempC }: DutyState, { drainFillPercent, froth }: FlowRules) {
+  const head = headBar(fallMm, fluid.densityKgM3);
+  const oilLpm = (filling: number): number =>
+    flowAtLoss((q) => openLossBar(passed, { ...fluid, flowLpm: q }, filling), head) / frothAt(froth, tempC);
+  return { filled: oilLpm(drainFillPercent / 100), full: oilLpm(1) };
+}
+
+/** Loss of a path that is filled to a share of its height, by the hydraulic diameter of what is filled, bar. */
+function openLossBar(passed: readonly Passed[], { flowLpm, viscosityCst, densityKgM3 }: Stream, filling: number): number {
+  if (!(flowLpm > 0)) return 0;
+  return passed.reduce((sum, { boreMm, lengthMm, turns }) => {
+    const { areaM2, hydraulicM } = wetted(boreMm / 1000, filling);
+    const v = flowLpm / 60_000 / areaM2;
+    const reynolds = reynoldsNumber(v, hydraulicM * 1000, viscosityCst);
+    const bends = turns.reduce((k, turn) => k + lossCoefficient(turn, reynolds, boreMm), 0);
+    return sum + (frictionFactor(reynolds, 0) * (lengthMm / 1000 / hydraulicM) + bends) * dynamicBar(v, densityKgM3);
+  }, 0);
 }

@@ -71,15 +71,15 @@ function headOf(id: SizingRowId): Pick<SizingRow, 'label' | 'unit' | 'decimals'>
     case 'loss':
       return { label: `takes, ${of}`, unit: 'bar', decimals: 2 };
     case 'left':
-      return { label: `at its end, ${of}`, unit: 'bar', decimals: 1 };
+      return { label: `left, ${of}`, unit: 'bar', decimals: 1 };
     case 'abs':
-      return { label: `at the pump, ${of}`, unit: 'bar abs', decimals: 2 };
+      return { label: `at pump, ${of}`, unit: 'bar abs', decimals: 2 };
     case 'carries':
       return { label: `carries, ${of}`, unit: 'L/min', decimals: 1 };
     case 'comes':
       return { label: `comes, ${of}`, unit: 'L/min', decimals: 1 };
     case 'fills':
-      return { label: `arrives after, ${of}`, unit: 's', decimals: 0 };
+      return { label: `arrives, ${of}`, unit: 's', decimals: 0 };
     case 'bears':
       return { label: 'bears, hottest', unit: 'bar', decimals: 0 };
     case 'burst':

@@ -27,10 +27,7 @@ export function bearingOf({ line }: Pick<AssembledLine, 'line'>): Bearing {
  */
 export function consumerOf(assembled: AssembledLine): readonly Passed[] {
   const { line, portB } = assembled;
-  if (line.service === 'turbo-feed') {
-    const need = turboNeeds[bearingOf(assembled)];
-    return [hole(need.name, need.likeHoleMm)];
-  }
+  if (line.service === 'turbo-feed') return turboNeeds[bearingOf(assembled)].bearings;
   if (line.service !== 'bypass-feed') return [];
   const bores =
     portB.part?.body?.passages.flatMap(({ boreMm, from }) => (boreMm !== undefined && from === portB.port.end ? [boreMm] : [])) ?? [];

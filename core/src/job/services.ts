@@ -12,8 +12,7 @@ export interface Service {
   readonly caution?: string;
 }
 
-const FUEL =
-  "Fuel burns: cool engine, no flame, extinguisher in reach. Keep to the maker's instructions and the rules where you are.";
+const FUEL = "Fuel burns: cool engine, no flame, extinguisher in reach. Keep to the maker's instructions and the rules where you are.";
 
 /** What a line may be for. */
 export const services: readonly Service[] = [
@@ -43,7 +42,12 @@ export const services: readonly Service[] = [
     advice: 'Bears what the relief valve lets through at a cold start, not what the gauge shows hot.',
   },
   { id: 'cooler', name: 'Cooler', fluid: 'engine oil', advice: 'Blow the cooler and both hoses out before they are joined.' },
-  { id: 'cooler-back', name: 'Cooler, back', fluid: 'engine oil', advice: 'As wide as the way out; marked, so that the two are not crossed.' },
+  {
+    id: 'cooler-back',
+    name: 'Cooler, back',
+    fluid: 'engine oil',
+    advice: 'As wide as the way out; marked, so that the two are not crossed.',
+  },
   {
     id: 'filter',
     name: 'Remote filter',
@@ -76,7 +80,12 @@ export const services: readonly Service[] = [
     fluid: 'engine oil',
     advice: 'Nothing runs in it, and all of the pressure stands in it: a small bore or a restrictor at the block loses least if it breaks.',
   },
-  { id: 'sample', name: 'Oil sample', fluid: 'engine oil', advice: 'Taken warm and running, from a live line; capped when it is not used.' },
+  {
+    id: 'sample',
+    name: 'Oil sample',
+    fluid: 'engine oil',
+    advice: 'Taken warm and running, from a live line; capped when it is not used.',
+  },
   {
     id: 'coolant',
     name: 'Coolant',

@@ -96,7 +96,7 @@ describe('waysToHoseEnd', () => {
 
 describe('services', () => {
   it('each have a name, a fluid and advice', () => {
-    expect(services).toHaveLength(10);
+    expect(services).toHaveLength(26);
     for (const s of services) expect(s.advice.length).toBeGreaterThan(5);
     expect(serviceById('fuel').caution).toMatch(/Fuel burns/);
     expect(() => serviceById('brake')).toThrow(RangeError);

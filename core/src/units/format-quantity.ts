@@ -4,7 +4,24 @@ const THIN_SPACE = '\u2009';
 const MINUS = '−';
 
 /** Decimals shown for a unit when the caller does not say. */
-const DECIMALS: Record<string, number> = { mm: 1, bar: 1, 'N·m': 0, '°C': 0, L: 2, psi: 0, 'lbf·ft': 0, '°F': 0, qt: 2, '°': 0, '%': 1 };
+const DECIMALS: Record<string, number> = {
+  mm: 1,
+  bar: 1,
+  'N·m': 0,
+  '°C': 0,
+  L: 2,
+  psi: 0,
+  'lbf·ft': 0,
+  '°F': 0,
+  qt: 2,
+  '°': 0,
+  '%': 1,
+  'gal/min': 2,
+  kW: 0,
+  hp: 0,
+  '1/min': 0,
+  'kg/m³': 0,
+};
 
 export interface FormatOptions {
   readonly decimals?: number;

@@ -2,7 +2,7 @@ import { QuantitySyntaxError } from './quantity-syntax-error.js';
 import { houseUnits, unitBySymbol, units, type QuantityKind, type Unit, type UnitSystem } from './unit.js';
 
 export interface ParsedQuantity {
-  /** In the base unit of the kind: mm, bar, N·m, °C, L, °, %. */
+  /** In the base unit of the kind: the first of its kind in the table of units. */
   readonly value: number;
   /** The unit it was typed in, or the house unit where none was typed. */
   readonly unit: string;
@@ -23,6 +23,12 @@ const EXAMPLES: Record<QuantityKind, string> = {
   volume: '5.5 L or 6 qt',
   angle: '45 or 45°',
   percent: '2 or 2 %',
+  flow: '3.5 L/min or 0.9 gal/min',
+  speed: '3 m/s or 10 ft/s',
+  power: '230 kW or 310 hp',
+  revs: '7800',
+  viscosity: '14.5 cSt',
+  density: '860 kg/m³ or 0.86 g/cm³',
 };
 
 /**

@@ -1,10 +1,23 @@
 /**
  * Every unit the app reads or shows, as data. Inside the core a quantity is held in the first unit of its kind
- * (mm, bar, N·m, °C, L, °, %); conversion happens only here.
+ * (mm, bar, N·m, °C, L, °, %, L/min, m/s, kW, 1/min, cSt, kg/m³); conversion happens only here.
  *
  * Factors are exact by definition: 1 in = 25.4 mm (international inch), 1 lbf = 4.4482216152605 N.
  */
-export type QuantityKind = 'length' | 'pressure' | 'torque' | 'temperature' | 'volume' | 'angle' | 'percent';
+export type QuantityKind =
+  | 'length'
+  | 'pressure'
+  | 'torque'
+  | 'temperature'
+  | 'volume'
+  | 'angle'
+  | 'percent'
+  | 'flow'
+  | 'speed'
+  | 'power'
+  | 'revs'
+  | 'viscosity'
+  | 'density';
 
 export type UnitSystem = 'metric' | 'inch';
 
@@ -51,14 +64,52 @@ export const units: readonly Unit[] = [
   unit('°F', 'temperature', ['°f', 'f', 'degf'], 5 / 9, -160 / 9),
   unit('L', 'volume', ['l', 'litre', 'litres', 'liter', 'liters']),
   unit('qt', 'volume', ['qt', 'quart', 'quarts'], 0.946352946),
+  unit('L/min', 'flow', ['l/min', 'lpm', 'l']),
+  unit('gal/min', 'flow', ['gal/min', 'gpm', 'gal'], 3.785411784),
+  unit('m/s', 'speed', ['m/s']),
+  unit('ft/s', 'speed', ['ft/s'], 0.3048),
+  unit('kW', 'power', ['kw']),
+  unit('hp', 'power', ['hp', 'bhp'], (550 * POUND_FORCE_N * 12 * INCH_MM) / 1e6),
+  unit('1/min', 'revs', ['1/min', 'rpm', '/min', 'revs']),
+  unit('cSt', 'viscosity', ['cst', 'mm²/s', 'mm2/s']),
+  unit('kg/m³', 'density', ['kg/m³', 'kg/m3']),
+  unit('g/cm³', 'density', ['g/cm³', 'g/cm3', 'kg/l'], 1000),
   unit('°', 'angle', ['°', 'deg', 'degree', 'degrees']),
   unit('%', 'percent', ['%', 'percent']),
 ];
 
 /** The unit a kind is shown in by a shop that works in the given system. */
 export const houseUnits: Readonly<Record<UnitSystem, Readonly<Record<QuantityKind, string>>>> = {
-  metric: { length: 'mm', pressure: 'bar', torque: 'N·m', temperature: '°C', volume: 'L', angle: '°', percent: '%' },
-  inch: { length: 'in', pressure: 'psi', torque: 'lbf·ft', temperature: '°F', volume: 'qt', angle: '°', percent: '%' },
+  metric: {
+    length: 'mm',
+    pressure: 'bar',
+    torque: 'N·m',
+    temperature: '°C',
+    volume: 'L',
+    angle: '°',
+    percent: '%',
+    flow: 'L/min',
+    speed: 'm/s',
+    power: 'kW',
+    revs: '1/min',
+    viscosity: 'cSt',
+    density: 'kg/m³',
+  },
+  inch: {
+    length: 'in',
+    pressure: 'psi',
+    torque: 'lbf·ft',
+    temperature: '°F',
+    volume: 'qt',
+    angle: '°',
+    percent: '%',
+    flow: 'gal/min',
+    speed: 'ft/s',
+    power: 'hp',
+    revs: '1/min',
+    viscosity: 'cSt',
+    density: 'kg/m³',
+  },
 };
 
 /** The unit with this symbol. @throws {RangeError} for a symbol that is not in the table. */

@@ -1,4 +1,22 @@
-import type { Component } from '@gewinde/core';
+import type { Component, Job } from '@gewinde/core';
+
+/** What runs in the engine of job 2403. */
+export const running: NonNullable<Job['running']> = {
+  oil: { grade: '10w60' },
+  coldC: 5,
+  hottestC: 120,
+  idleBar: 1.1,
+  fullBar: 3.2,
+  idleRevs: 1100,
+  mostRevs: 7800,
+  pumpLpm: 38,
+  powerKw: 230,
+  plannedKw: 290,
+  plannedRevs: 8200,
+  sumpL: 1.5,
+  canL: 5,
+  airC: 30,
+};
 
 /** A component of job 2403 with its ports. */
 export interface SurveyRow {
@@ -8,6 +26,7 @@ export interface SurveyRow {
   readonly note: string;
   /** Where it is not aluminium, or that it is was looked at. */
   readonly metal?: Component['metal'];
+  readonly flow?: Component['flow'];
   /** The part of the catalogue it is; its ports are the ends of the part in their order. */
   readonly part?: string;
   readonly ports: readonly (readonly [
@@ -76,6 +95,7 @@ export const survey: readonly SurveyRow[] = [
     kind: 'tank',
     name: 'Rear tank',
     note: '7 L, behind the seat.',
+    flow: { holdsL: 7 },
     ports: [
       ['return', 'return', 'orb12 f', 'Tangential, above the level'],
       ['supply', 'supply', 'orb16 f'],
@@ -88,6 +108,7 @@ export const survey: readonly SurveyRow[] = [
     name: 'Cooler',
     note: 'Left pod.',
     part: 'sample-cooler-19',
+    flow: { holdsL: 0.7, takesBar: 0.35, atLpm: 40, coolsWPerK: 310 },
     ports: [
       ['in', 'in', 'orb10 f'],
       ['out', 'out', 'orb10 f'],
@@ -112,6 +133,7 @@ export const survey: readonly SurveyRow[] = [
     name: 'Oil filter',
     note: 'Hangs down, can be filled first.',
     part: 'sample-filter-34',
+    flow: { holdsL: 0.3, takesBar: 0.2, atLpm: 40 },
     ports: [['face', 'face', 'post 3/4-16 f 62x71']],
   },
   { key: 'catch', kind: 'other', name: 'Catch can', note: '', ports: [['in', 'in', 'barb 5/8']] },

@@ -18,7 +18,7 @@ import {
   type LineWay,
   type Port,
 } from '@gewinde/core';
-import { survey } from './magpie-survey.js';
+import { running, survey } from './magpie-survey.js';
 
 /**
  * Job 2403, an invented hill-climb single-seater: 2.5 L inline five, ball-bearing turbo, dry sump. The survey is done, the lines are
@@ -37,6 +37,7 @@ interface LineRow {
   readonly without?: true;
   readonly taped?: number;
   readonly checked?: boolean;
+  readonly flow?: Line['flow'];
   readonly note?: string;
 }
 type Way = number | null | readonly { id: string; inEnd: number; outEnd: number }[];
@@ -44,7 +45,8 @@ type Way = number | null | readonly { id: string; inEnd: number; outEnd: number 
 const lines: readonly LineRow[] = [
   {
     name: 'Scavenge, front',
-    service: 'suction',
+    service: 'scavenge',
+    flow: { flowLpm: 20, fallMm: -120 },
     from: 'pan.front',
     to: 'pump.scav1',
     hose: ['rubber', 12],
@@ -55,7 +57,8 @@ const lines: readonly LineRow[] = [
   },
   {
     name: 'Scavenge, rear',
-    service: 'suction',
+    service: 'scavenge',
+    flow: { flowLpm: 20, fallMm: -120 },
     from: 'pan.rear',
     to: 'pump.scav2',
     hose: ['rubber', 12],
@@ -67,6 +70,7 @@ const lines: readonly LineRow[] = [
   {
     name: 'Tank to pump',
     service: 'suction',
+    flow: { fallMm: 180 },
     from: 'tank.supply',
     to: 'pump.pressIn',
     hose: ['rubber', 16],
@@ -77,6 +81,7 @@ const lines: readonly LineRow[] = [
   {
     name: 'Turbo feed',
     service: 'turbo-feed',
+    flow: { bearing: 'ball', restrictorMm: 1 },
     from: 'block.gallery',
     to: 'turbo.inlet',
     hose: ['ptfe', 6],
@@ -88,6 +93,7 @@ const lines: readonly LineRow[] = [
   {
     name: 'Turbo scavenge',
     service: 'turbo-drain',
+    flow: { fallMm: 60 },
     from: 'turbo.drain',
     to: 'pump.scav3',
     hose: ['ptfe', 10],
@@ -97,7 +103,7 @@ const lines: readonly LineRow[] = [
   },
   {
     name: 'To the filter',
-    service: 'cooler',
+    service: 'filter',
     from: 'pump.pressOut',
     to: 'filter.in',
     hose: ['ptfe', 12],
@@ -117,7 +123,7 @@ const lines: readonly LineRow[] = [
   },
   {
     name: 'From the cooler',
-    service: 'cooler',
+    service: 'cooler-back',
     from: 'cooler.out',
     to: 'block.feed',
     hose: ['ptfe', 10],
@@ -131,7 +137,7 @@ const lines: readonly LineRow[] = [
   { name: 'Turbo water', service: 'coolant', from: 'block.water', to: 'turbo.waterIn' },
   {
     name: 'Gauge line',
-    service: 'other',
+    service: 'gauge',
     from: 'block.sender',
     to: 'gauge.oil',
     hose: ['ptfe', 4],
@@ -148,6 +154,7 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
     name: 'Magpie',
     description: 'Hill-climb single-seater. Sample data.',
     archived: false,
+    running,
     version: 1,
     updatedAt: new Date(0).toISOString(),
   };
@@ -165,6 +172,7 @@ export function magpieDocument(catalogue: Catalogue, makeId: () => string): JobD
       order,
       ...part,
       ...(row.metal ? { metal: row.metal } : {}),
+      ...(row.flow ? { flow: row.flow } : {}),
       version: 1,
     };
     components.push(component);
@@ -223,6 +231,7 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
     number: order + 1,
     name: row.name,
     service: row.service,
+    ...(row.flow ? { flow: row.flow } : {}),
     portA: portA.id,
     portB: portB.id,
     pieces: row.without

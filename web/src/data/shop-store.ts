@@ -18,6 +18,8 @@ import {
   type ShopCommand,
   type ShopSchools,
   type WeightsRow,
+  type FlowRulesRow,
+  usualFlowRules,
 } from '@gewinde/core';
 import { BehaviorSubject, defer, distinctUntilChanged, filter, map, type Observable, Subject, switchMap, tap } from 'rxjs';
 import { v4 as uuid } from 'uuid';
@@ -29,6 +31,7 @@ interface Shop extends Progress {
   readonly catalogue: Catalogue;
   readonly weights: WeightsRow;
   readonly sealRules: SealRulesRow;
+  readonly flowRules: FlowRulesRow;
   /** Parts in the database that do not hold together: nothing is built on them. */
   readonly unsound: readonly { readonly id: string; readonly problem: string }[];
 }
@@ -52,6 +55,7 @@ export class ShopStore {
   readonly sealRulesRow = toSignal(this.state.pipe(map((shop) => shop?.sealRules ?? noSealRules)), { initialValue: noSealRules });
   /** What the shop does its own way, where it bears on a job. */
   readonly schools = computed((): ShopSchools => ({ seals: this.sealRulesRow().rules }));
+  readonly flowRulesRow = toSignal(this.state.pipe(map((shop) => shop?.flowRules ?? noFlowRules)), { initialValue: noFlowRules });
   readonly unsound = toSignal(this.state.pipe(map((shop) => shop?.unsound ?? [])), { initialValue: [] });
   readonly loaded$ = this.catalogue$.pipe(filter((catalogue) => catalogue !== null));
 
@@ -100,6 +104,8 @@ export class ShopStore {
     const unset = removed.some((row) => row.type === 'weights') ? noWeights : undefined;
     const rules = put.findLast((entity) => entity.type === 'sealRules')?.row;
     const noRules = removed.some((row) => row.type === 'sealRules') ? noSealRules : undefined;
+    const flow = put.findLast((entity) => entity.type === 'flowRules')?.row;
+    const noFlow = removed.some((row) => row.type === 'flowRules') ? noFlowRules : undefined;
     const gone = removed.flatMap((row) => (row.type === 'part' ? [row.id] : []));
     const catalogue = parts.length > 0 || gone.length > 0 ? withEntries(shop.catalogue, parts, gone) : shop.catalogue;
     this.state.next({
@@ -108,6 +114,7 @@ export class ShopStore {
       catalogue,
       weights: weights ?? unset ?? shop.weights,
       sealRules: rules ?? noRules ?? shop.sealRules,
+      flowRules: flow ?? noFlow ?? shop.flowRules,
     });
     if (put.length > 0 || removed.length > 0) this.changes.next(change);
   }
@@ -127,9 +134,10 @@ export class ShopStore {
 
 const noWeights: WeightsRow = { id: 'chain-weights', weights: usualWeights, version: 0 };
 const noSealRules: SealRulesRow = { id: 'seal-rules', rules: usualSealRules, version: 0 };
+const noFlowRules: FlowRulesRow = { id: 'flow-rules', rules: usualFlowRules, version: 0 };
 
-function asRead({ at, weights, sealRules, unsound = [], ...catalogue }: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
-  return { unsound, catalogue, weights, sealRules, at, ahead: new Map() };
+function asRead({ at, weights, sealRules, flowRules, unsound = [], ...catalogue }: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
+  return { unsound, catalogue, weights, sealRules, flowRules, at, ahead: new Map() };
 }
 
 /** Parts at their places, new ones last; lists in which nothing has changed stay the same. */

@@ -14,15 +14,22 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { drawingToSvg, runSheet, type AssembledLine, type Finding } from '@gewinde/core';
+import { drawingToSvg, runSheet, type AssembledLine, type Finding, type SizeColumn } from '@gewinde/core';
 import { NgbModal, NgbOffcanvas, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
+import { Messages } from '../data/messages';
 import { Icon } from '../shared/icon';
 import { saveFile } from '../shared/save-file';
 import { WideScreen } from '../shared/wide-screen';
 import { KeyboardCommands } from '../shell/keyboard-commands';
+import { FlowView } from '../sizing/flow-view';
+import { SizingView } from '../sizing/sizing-view';
+import { TakeSize } from '../sizing/take-size';
+import { WhatFlows } from '../sizing/what-flows';
+import { ComponentPanel } from '../system/component-panel';
+import { SystemView } from '../system/system-view';
 import { JointInspector } from './joint-inspector';
 import { LineForm } from './line-form';
 import { LineRack } from './line-rack';
@@ -32,10 +39,31 @@ import { BeforeStartDialog } from './before-start-dialog';
 import { SolveDialog } from './solve-dialog';
 import { WaysTable } from './ways-table';
 
+const looks = [
+  { id: 'sheet', name: 'Run sheet' },
+  { id: 'sizing', name: 'Sizing' },
+  { id: 'system', name: 'System' },
+] as const;
+type Look = (typeof looks)[number]['id'];
+
 /** The heart: the rack of lines, the chosen one drawn as it would lie on the bench, its joints, its ways, its figures. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, Icon, JointInspector, LineForm, LineRack, NgbTooltip, NgTemplateOutlet, SealRow, WaysTable],
+  imports: [
+    ComponentPanel,
+    DrawingView,
+    Icon,
+    JointInspector,
+    LineForm,
+    LineRack,
+    NgbTooltip,
+    NgTemplateOutlet,
+    SealRow,
+    SizingView,
+    SystemView,
+    WaysTable,
+    WhatFlows,
+  ],
   templateUrl: './lines.html',
   styleUrl: './lines.scss',
 })
@@ -43,6 +71,9 @@ export class Lines {
   readonly lineId = input<string>();
   /** `?new=1` opens the dialog for a new line. */
   readonly new = input<string>();
+
+  /** `?show=sizing`: what is looked at, beside the rack. */
+  readonly show = input<string>();
 
   private readonly router = inject(Router);
   private readonly modal = inject(NgbModal);
@@ -56,6 +87,23 @@ export class Lines {
 
   protected readonly chosen = computed(
     (): AssembledLine | undefined => this.view.lines().find((l) => l.line.id === this.lineId()) ?? this.view.lines()[0],
+  );
+  protected readonly looks = looks;
+  protected readonly look = computed((): Look => looks.find((l) => l.id === this.show())?.id ?? 'sheet');
+  private readonly flow = inject(FlowView);
+  private readonly sizes = inject(TakeSize);
+  private readonly messages = inject(Messages);
+  /** The construction that sizes are looked at in, and the size. */
+  protected readonly construction = signal<string | null>(null);
+  protected readonly shownSize = signal<number | null>(null);
+  protected readonly sizing = computed(() => {
+    const line = this.chosen();
+    return line && this.look() !== 'sheet' ? this.flow.sizing(line, this.construction() ?? undefined) : null;
+  });
+  /** The component that was pressed in the system; its figures stand in the inspector. */
+  private readonly componentId = signal<string | null>(null);
+  protected readonly component = computed(() =>
+    this.look() === 'system' ? this.view.document()?.components.find((c) => c.id === this.componentId()) : undefined,
   );
   /** Where the rack is on its way to, so that keys pressed quickly all count. */
   private heading: string | undefined;
@@ -84,7 +132,12 @@ export class Lines {
         else if (command !== 'thread-bench') this.move(command === 'next' ? 1 : -1);
       });
     effect(() => {
-      if (this.chosenId() !== null) untracked(() => this.jointNumber.set(null));
+      if (this.chosenId() !== null)
+        untracked(() => {
+          this.jointNumber.set(null);
+          this.construction.set(null);
+          this.componentId.set(null);
+        });
     });
     effect(() => {
       if (this.new()) untracked(() => void this.add());
@@ -93,7 +146,40 @@ export class Lines {
 
   protected open(line: AssembledLine): void {
     this.heading = line.line.id;
-    void this.router.navigate(['/job', this.view.document()?.job.id, 'lines', line.line.id]).then(() => (this.heading = undefined));
+    void this.go(line.line.id).then(() => (this.heading = undefined));
+  }
+
+  /** To a line, looked at as before. */
+  private go(id: string | undefined): Promise<boolean> {
+    const show = this.show();
+    const queryParams = show ? { show } : {};
+    return this.router.navigate(['/job', this.view.document()?.job.id, 'lines', ...(id === undefined ? [] : [id])], { queryParams });
+  }
+
+  protected openById(id: string): void {
+    this.componentId.set(null);
+    void this.go(id);
+    if (!this.screen.wide()) this.showInspector();
+  }
+
+  protected openComponent(id: string): void {
+    this.componentId.set(id);
+    if (!this.screen.wide()) this.showInspector();
+  }
+
+  protected lookAt(look: Look): void {
+    void this.router.navigate([], { queryParams: { show: look === 'sheet' ? null : look }, queryParamsHandling: 'merge' });
+  }
+
+  /** Takes a size as one change; a way that could not be solved again is told. */
+  protected takeSize(column: SizeColumn): void {
+    const line = this.chosen();
+    if (!line) return;
+    this.sizes.take(line, column).subscribe((open) => {
+      this.construction.set(null);
+      this.shownSize.set(null);
+      if (open > 0) this.messages.tell(`${open === 1 ? 'One way is' : `${open} ways are`} still open: choose below the run sheet.`);
+    });
   }
 
   protected chooseJoint(number: number): void {

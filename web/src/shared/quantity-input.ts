@@ -224,9 +224,11 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
   private outOfBounds(value: number): string | null {
     const show = (bound: number) => formatQuantity(bound, this.kind(), this.system());
     if (value < this.least())
-      return value < 0 ? `${this.label()} cannot be negative.` : `${this.label()} must be at least ${show(this.least())}.`;
+      return value < 0 && this.least() === 0
+        ? `${this.label()} cannot be negative.`
+        : `${this.label()} must be at least ${show(this.least())}.`;
     if (value > this.most())
-      return `${this.label()} must be at most ${show(this.most())}. Check the unit: a bare number is read in ${this.system() === 'metric' ? 'millimetres' : 'inches'}.`;
+      return `${this.label()} must be at most ${show(this.most())}.${this.kind() === 'length' ? ` Check the unit: a bare number is read in ${this.system() === 'metric' ? 'millimetres' : 'inches'}.` : ''}`;
     return null;
   }
 }

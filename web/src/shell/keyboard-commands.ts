@@ -45,6 +45,7 @@ export class KeyboardCommands {
     { keys: 'k', words: 'Previous in the rack', matches: plain('k'), run: () => this.toView.next('previous') },
     { keys: 'n', words: 'New line', matches: plain('n'), run: () => this.newLine() },
     { keys: 't', words: 'Thread bench; in the survey, at the port', matches: plain('t'), run: () => this.threadBench() },
+    { keys: 'f', words: 'Flow bench: one question of flow', matches: plain('f'), run: () => void this.router.navigate(['/flow']) },
     { keys: 'c', words: 'Store: the catalogue of parts', matches: plain('c'), run: () => void this.router.navigate(['/store']) },
     { keys: 'a', words: 'Solve all ends of the job', matches: plain('a'), run: () => this.solveAll() },
     { keys: 'u', words: 'Swap units', matches: plain('u'), run: () => this.preferences.swapUnits() },

@@ -1,6 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
+import { formatQuantity } from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
+import { Preferences } from '../data/preferences';
+import { FlowView } from '../sizing/flow-view';
 import { steps } from './steps';
 
 /** The steps of the job along a steel rule. */
@@ -17,5 +21,23 @@ export class StepBar {
     const job = this.view.job();
     return steps.map((step) => ({ ...step, shown: job && step.count(job) }));
   });
+  private readonly modal = inject(NgbModal);
+  private readonly preferences = inject(Preferences);
+  private readonly flow = inject(FlowView);
+  /** What the lines add to the oil of the engine, and what to buy. */
+  protected readonly oil = computed(() => {
+    const oil = this.flow.oil();
+    if (!oil || oil.lines.length === 0) return null;
+    const litres = (value: number): string => formatQuantity(value, 'volume', this.preferences.system(), { decimals: 1 });
+    return {
+      words: oil.totalL === undefined ? `Oil: adds ${litres(oil.addedL)}` : `Oil ${litres(oil.totalL)}`,
+      buy: oil.cans ? `buy ${oil.cans.number} × ${litres(oil.cans.litres)}` : null,
+    };
+  });
   protected readonly jobId = computed(() => this.view.document()?.job.id);
+
+  protected async showOil(): Promise<void> {
+    const { OilDialog } = await import('../sizing/oil-dialog');
+    this.modal.open(OilDialog, { ariaLabelledBy: 'oil-title', size: 'lg', scrollable: true });
+  }
 }

@@ -21,4 +21,5 @@ export class TopBar {
   private readonly path = inject(ActivatedRoute).snapshot.routeConfig?.path;
   protected readonly onBench = this.path === 'bench';
   protected readonly inStore = this.path === 'store';
+  protected readonly onFlow = this.path === 'flow';
 }

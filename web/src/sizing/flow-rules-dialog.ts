@@ -1,0 +1,124 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { usualFlowRules, type FlowRules } from '@gewinde/core';
+import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
+import { firstValueFrom } from 'rxjs';
+import { ApiError } from '../data/api';
+import { ShopStore } from '../data/shop-store';
+import { type Choice, ChoiceField } from '../shared/choice-field';
+import { QuantityInput } from '../shared/quantity-input';
+
+/** What the shop reckons flow with where schools differ: each with its reason. */
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ChoiceField, QuantityInput, ReactiveFormsModule],
+  template: `
+    <div class="g-dialog">
+      <h2 id="flow-rules-title">What the shop reckons flow with</h2>
+      <form [formGroup]="form" (ngSubmit)="save()" novalidate>
+        <p class="quiet">
+          Where practitioners differ, the house decides; this holds for every job. A maker's figure goes before all of it.
+        </p>
+        @let c = form.controls;
+        <div class="two">
+          <div>
+            <g-quantity-input
+              label="Heat into the oil, of the power"
+              kind="percent"
+              [least]="1"
+              [most]="40"
+              [formControl]="c.heatToOilPercent"
+            />
+            <p class="quiet">5 to 10 % are usual; more with a turbo whose water is not connected.</p>
+          </div>
+          <div>
+            <g-quantity-input label="A drain fills to" kind="percent" [least]="10" [most]="100" [formControl]="c.drainFillPercent" />
+            <p class="quiet">Half: the other half lets air and blow-by past.</p>
+          </div>
+          <div>
+            <label class="g-field" for="froth"><span>Froth takes so many times the oil</span></label>
+            <input id="froth" class="g-input g-figure" type="number" min="1" max="5" step="0.1" formControlName="froth" />
+            <p class="quiet">Behind a turbo oil comes with air: twice to three times its volume.</p>
+          </div>
+          <div>
+            <g-quantity-input label="A heat sleeve takes off, K" kind="percent" [least]="0" [most]="300" [formControl]="c.sleeveK" />
+            <p class="quiet">Off what is around the hose; its maker's figure where there is one. Inside it the oil is as hot as it is.</p>
+          </div>
+          <g-choice-field
+            label="Hose taken first"
+            [choices]="hoses"
+            [control]="c.hoseSchool"
+            hint="PTFE for heat and long life; rubber bends tighter and costs less."
+          />
+          <g-choice-field
+            label="Oil coolers"
+            [choices]="thermostats"
+            [control]="c.thermostat"
+            hint="With a thermostat for the road and cold places; without one for pure track cars, which then warm up longer."
+          />
+        </div>
+        <p class="g-error" role="alert">{{ error() ?? '' }}</p>
+        <div class="actions">
+          <button type="button" class="g-button" (click)="usual()">The usual ones</button>
+          <button type="button" class="g-button" (click)="modal.dismiss()">Cancel</button>
+          <button type="submit" class="g-button filled" [disabled]="form.invalid">Set</button>
+        </div>
+      </form>
+    </div>
+  `,
+  styles: `
+    .quiet {
+      margin: 3px 0 0;
+      color: var(--quiet);
+      font-size: 13px;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 14px 18px;
+    }
+  `,
+})
+export class FlowRulesDialog {
+  protected readonly modal = inject(NgbActiveModal);
+  private readonly store = inject(ShopStore);
+  protected readonly error = signal<string | null>(null);
+  protected readonly hoses: readonly Choice<FlowRules['hoseSchool']>[] = [
+    { value: 'ptfe', name: 'PTFE' },
+    { value: 'rubber', name: 'rubber' },
+  ];
+  protected readonly thermostats: readonly Choice<FlowRules['thermostat']>[] = [
+    { value: 'thermostat', name: 'with a thermostat' },
+    { value: 'none', name: 'without' },
+  ];
+  protected readonly form = new FormGroup({
+    heatToOilPercent: new FormControl(0, { nonNullable: true }),
+    drainFillPercent: new FormControl(0, { nonNullable: true }),
+    froth: new FormControl(1, { nonNullable: true, validators: [(c) => (c.value >= 1 && c.value <= 5 ? null : { range: true })] }),
+    hoseSchool: new FormControl<FlowRules['hoseSchool']>('ptfe', { nonNullable: true }),
+    sleeveK: new FormControl(0, { nonNullable: true }),
+    thermostat: new FormControl<FlowRules['thermostat']>('thermostat', { nonNullable: true }),
+  });
+  /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */
+  private over = this.store.flowRulesRow().version;
+
+  constructor() {
+    this.form.setValue(this.store.flowRulesRow().rules);
+  }
+
+  protected usual(): void {
+    this.form.setValue(usualFlowRules);
+  }
+
+  protected async save(): Promise<void> {
+    try {
+      await firstValueFrom(this.store.change({ do: 'set-flow-rules', version: this.over, rules: this.form.getRawValue() }));
+      this.modal.close();
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      const conflict = error.code === 'conflict';
+      if (conflict) this.over = (error.details.current as { version: number }).version;
+      this.error.set(error.message + (conflict ? ' Set again to put yours over it, or cancel to keep theirs.' : ''));
+    }
+  }
+}
