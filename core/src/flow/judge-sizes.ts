@@ -54,7 +54,7 @@ export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, rules: Flow
       verdict: refused || hard.length > 0 ? 'fails' : run.outcomes.length === 0 && !still ? 'open' : soft.length > 0 ? 'tight' : 'passes',
       says: refused ? 'hose will not do' : (hard[0]?.short ?? soft[0]?.short ?? ''),
       against: [...own, ...hard.map((h) => h.words), ...soft.map((h) => h.words)],
-      ...(limits.length > 0 ? { marginPercent: Math.round(Math.min(...limits.map((h) => h.left)) * 100) } : {}),
+      ...(limits.length > 0 ? { marginPercent: Math.max(-100, Math.round(Math.min(...limits.map((h) => h.left)) * 100)) } : {}),
     };
   });
   const reckoned = still || columns.some((c) => c.outcomes.length > 0);
@@ -89,9 +89,12 @@ function worstOfEach(held: readonly Held[]): Held[] {
 function bestOf(columns: readonly SizeColumn[], suction: boolean): number | undefined {
   const passes = columns.findIndex((c) => c.verdict === 'passes');
   if (passes >= 0) return passes;
+  const tight = columns.filter((c) => c.verdict === 'tight');
+  const fewest = Math.min(...tight.map((c) => c.against.length));
+  const nearest = tight.filter((c) => c.against.length === fewest);
   // a suction that is fast everywhere is least so in the widest
-  const tight = suction ? columns.findLastIndex((c) => c.verdict === 'tight') : columns.findIndex((c) => c.verdict === 'tight');
-  return tight >= 0 ? tight : undefined;
+  const best = suction ? nearest[nearest.length - 1] : nearest[0];
+  return best && columns.indexOf(best);
 }
 
 export function outcomeIn({ outcomes }: Pick<SizeRun, 'outcomes'>, id: StateId): RunOutcome | undefined {
@@ -125,7 +128,7 @@ function heldByFeed(run: SizeRun, widest: SizeRun, { figures }: LineDuty, line: 
       ? [
           {
             left: share(cold, OF_WIDEST.cold),
-            short: 'starves when cold',
+            short: 'starves cold',
             words: `cold it gives ${lpm(cold)} L/min, ${percent(cold.flowLpm / best('cold'))} of what the widest would`,
           },
         ]
@@ -169,7 +172,7 @@ function heldByPump(run: SizeRun, { figures }: LineDuty): Held[] {
         : [
             {
               left: 1 - o.loss.lossBar / mostBar,
-              short: cold ? 'too thick when cold' : 'takes too much',
+              short: cold ? 'too thick cold' : 'takes too much',
               words: `${o.state.name} it takes ${o.loss.lossBar.toFixed(2)} bar; ${mostBar} bar are usual at most`,
             },
           ]),
@@ -204,7 +207,7 @@ function heldBySuction(run: SizeRun, { figures }: LineDuty): Held[] {
     return [
       {
         left: (o.absBar! - least) / least,
-        short: o.state.id === 'cold' ? 'starves when cold' : 'starves the pump',
+        short: o.state.id === 'cold' ? 'starves cold' : 'starves the pump',
         words: `${o.state.name} ${o.absBar!.toFixed(2)} bar absolute at the pump; ${least} bar are the least`,
       },
       ...(fast < 0
@@ -231,6 +234,8 @@ function heldByFall(run: SizeRun, duty: LineDuty, rules: FlowRules): Held[] {
       return [
         {
           left: full / Math.max(1e-9, o.flowLpm) - 1,
+          // at a cold start it lasts for minutes, with the shaft hardly turning
+          ...(o.state.id === 'cold' ? { soft: true as const } : {}),
           short: o.state.id === 'cold' ? 'backs up cold' : 'backs up',
           words: `${o.state.name} it carries ${full.toFixed(1)} L/min running full, and ${o.flowLpm.toFixed(1)} L/min come`,
         },

@@ -59,6 +59,8 @@ export function oilVolume(job: AssembledJob, running: Running): OilVolume {
   const sum = (list: readonly { litres?: number }[]): number => list.reduce((all, one) => all + (one.litres ?? 0), 0);
   const later = sum(lines.filter((l) => behind.has(l.line.line.id))) + sum(components.filter((c) => behind.has(c.component.id)));
   const addedL = sum(lines) + sum(components);
+  // a tank is filled before anything turns: its pump sucks from it
+  const tanks = sum(components.filter((c) => c.component.kind === 'tank'));
   const { sumpL, canL } = running;
   const missing = [
     ...lines.flatMap((l) =>
@@ -76,8 +78,8 @@ export function oilVolume(job: AssembledJob, running: Running): OilVolume {
     ...(totalL === undefined ? {} : { totalL }),
     ...(totalL === undefined || canL === undefined ? {} : { cans: { number: Math.ceil(totalL / canL - 1e-9), litres: canL } }),
     rounds: [
-      ...(sumpL === undefined ? [] : [{ when: 'before the first start', litres: sumpL }]),
-      { when: 'after the first run, stopped and level', litres: addedL - later },
+      ...(sumpL === undefined ? [] : [{ when: 'before the first start', litres: sumpL + tanks }]),
+      { when: 'after the first run, stopped and level', litres: addedL - later - (sumpL === undefined ? 0 : tanks) },
       ...(later > 0 ? [{ when: 'after the thermostat has opened', litres: later }] : []),
     ],
     missing,

@@ -17,7 +17,7 @@ export interface RunOutcome {
   readonly hoseMs: number;
   /** Where it ends, bar above the air: what is left of a pressure that is held. */
   readonly endBar?: number;
-  /** At the pump, bar absolute. */
+  /** At the pump, bar absolute; nothing where more is asked for than the air can push. */
   readonly absBar?: number;
   /** What it carries by its fall, filled as the shop reckons and running full, without froth, L/min. */
   readonly carries?: { readonly filled: number; readonly full: number };
@@ -62,7 +62,7 @@ export function runPath(
     loss,
     hoseMs: Math.max(0, ...loss.elements.filter((e) => e.kind === 'hose').map((e) => e.velocityMs)),
     ...(state.sourceBar === undefined ? {} : { endBar: state.sourceBar + head - loss.lossBar }),
-    ...(duty.figures.drive === 'suction' ? { absBar: absolute(head - loss.lossBar) } : {}),
+    ...(duty.figures.drive === 'suction' ? { absBar: Math.max(0, absolute(head - loss.lossBar)) } : {}),
     ...(duty.figures.drive === 'fall' && (duty.said.fallMm ?? 0) > 0
       ? { carries: carriedBy(passed, duty.said.fallMm!, state, rules) }
       : {}),

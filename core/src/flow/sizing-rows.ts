@@ -46,7 +46,16 @@ export function sizingRows({ columns, duty, brought }: LineSizing): SizingRow[] 
   return ids
     .map((id): SizingRow => {
       const values = columns.map((column) => valueOf(id, column, brought));
-      return { id, ...headOf(id), values, bad: columns.map((column, i) => isBad(id, column, values[i], duty)) };
+      const head = headOf(id);
+      // what is all below one and a half is told to the hundredth
+      const small = head.unit === 'L/min' && Math.max(...values.map((v) => v ?? 0)) < 1.5;
+      return {
+        id,
+        ...head,
+        ...(small ? { decimals: 2 } : {}),
+        values,
+        bad: columns.map((column, i) => isBad(id, column, values[i], duty)),
+      };
     })
     .filter(({ values }) => values.some((v) => v !== undefined && Number.isFinite(v)));
 }

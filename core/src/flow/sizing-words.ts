@@ -10,7 +10,7 @@ export function saysOf(columns: readonly SizeColumn[], i: number, best: number |
   if (i < best) return 'narrow';
   const gain = gainOver(columns[best]!, columns[i]!, figures.drive === 'pressure');
   if (figures.drive === 'pressure') return gain < 0.05 ? 'gives no more' : 'gives more';
-  return figures.drive === 'still' ? 'does' : 'wider than needed';
+  return figures.drive === 'still' ? 'does' : 'roomy';
 }
 
 /** Cold flow that the other gives beyond the first, as a share. */

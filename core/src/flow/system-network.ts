@@ -20,6 +20,8 @@ export interface NetworkLine {
   readonly state: DutyState | undefined;
   /** In their order from A to B; empty where nothing can be reckoned. */
   readonly edges: readonly string[];
+  /** A face on a face: oil passes both ways through it. */
+  readonly face?: true;
   /** Not all of it is chosen: its loss is taken as nothing. */
   readonly unknown: boolean;
 }
@@ -75,7 +77,7 @@ export function networkOf(question: FlowQuestion, stateId: StateId, position: st
     const faces = bothFaces(line);
     if (faces) {
       for (const by of ['rim', 'core']) merged.join(`${line.portA.port.id}:${by}`, `${line.portB.port.id}:${by}`);
-      return { line, duty, state, edges: [], unknown: false };
+      return { line, duty, state, edges: [], unknown: false, face: true };
     }
     if (!state || duty.figures.drive === 'still' || duty.figures.drive === 'fall') return { line, duty, state, edges: [], unknown: false };
     const path = pathOf(line);

@@ -18,8 +18,8 @@ export interface SystemLine {
   /** At A and at B, bar above the air around. */
   readonly bars?: readonly [number, number];
   readonly tempC?: number;
-  /** `balanced` in the network, `brought` by what feeds it, nothing runs (`still`). */
-  readonly how: 'balanced' | 'brought' | 'still' | 'open';
+  /** `balanced` in the network, `brought` by what feeds it, nothing runs (`still`), one `face` on another. */
+  readonly how: 'balanced' | 'brought' | 'still' | 'open' | 'face';
   /** What is not all chosen takes nothing here. */
   readonly unknown: boolean;
 }
@@ -119,7 +119,7 @@ function partsOf(edges: readonly FlowEdge[]): FlowEdge[][] {
 }
 
 function lineOf(
-  { line, duty, state, edges, unknown }: NetworkLine,
+  { line, duty, state, edges, unknown, face }: NetworkLine,
   question: FlowQuestion,
   flows: ReadonlyMap<string, number>,
   pressures: ReadonlyMap<string, number>,
@@ -128,6 +128,7 @@ function lineOf(
 ): SystemLine {
   const temp = state ? { tempC: cooled.get(line.line.id) ?? state.tempC } : {};
   const { drive } = duty.figures;
+  if (face) return { line, duty, how: 'face', unknown };
   if (!state || drive === 'still') return { line, duty, how: drive === 'still' ? 'still' : 'open', unknown };
   if (drive === 'fall') return { line, duty, flowLpm: broughtTo(line, question, state).lpm, ...temp, how: 'brought', unknown };
   const known = edges.flatMap((id) => (flows.has(id) ? [{ id, lpm: flows.get(id)! }] : []));

@@ -46,12 +46,12 @@ export function workingOf({ duty, brought }: LineSizing, row: SizingRow, column:
     { what: 'speed in the hose', formula: `v = Q / (π/4 · d²), d = ${hose.boreMm} mm`, result: `${n(hoseMs, 2)} m/s` },
     {
       what: 'Reynolds number',
-      formula: `v · d / ν = ${n(hose.velocityMs, 2)} · ${hose.boreMm} · 1000 / ${n(viscosityCst, 1)}`,
+      formula: `v · d / ν = ${n(hose.velocityMs, 2)} · ${n(hose.boreMm, 1)} · 1000 / ${n(viscosityCst, 1)}`,
       result: `${n(hose.reynolds, 0)}, ${hose.regime}`,
     },
     ...loss.elements.map((e) => ({
       what: e.name,
-      formula: `Ø ${e.boreMm} mm${e.lengthMm > 0 ? `, ${n(e.lengthMm, 0)} mm` : ''}, ${n(e.velocityMs, 1)} m/s, Re ${n(e.reynolds, 0)}`,
+      formula: `Ø ${n(e.boreMm, 1)} mm${e.lengthMm > 0 ? `, ${n(e.lengthMm, 0)} mm` : ''}, ${n(e.velocityMs, 1)} m/s, Re ${n(e.reynolds, 0)}`,
       result: `${n(e.lossBar, 3)} bar`,
     })),
     { what: 'the whole line', formula: 'sum', result: `${n(loss.lossBar, 3)} bar` },

@@ -22,6 +22,7 @@ import {
 import {
   formatBoth,
   formatQuantity,
+  houseUnits,
   parseQuantity,
   QuantitySyntaxError,
   type FormatOptions,
@@ -120,7 +121,9 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
   protected readonly inside = signal(false);
   protected readonly other = computed(() => {
     const value = this.value();
-    return value === null ? null : formatBoth(value, this.kind(), this.system(), this.format());
+    // what is called the same everywhere needs no second name
+    if (value === null || houseUnits.metric[this.kind()] === houseUnits.inch[this.kind()]) return null;
+    return formatBoth(value, this.kind(), this.system(), this.format());
   });
   private readonly injector = inject(Injector);
   private changed: (value: number | null) => void = () => undefined;

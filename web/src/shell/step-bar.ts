@@ -30,7 +30,7 @@ export class StepBar {
     if (!oil || oil.lines.length === 0) return null;
     const litres = (value: number): string => formatQuantity(value, 'volume', this.preferences.system(), { decimals: 1 });
     return {
-      words: oil.totalL === undefined ? `Oil: adds ${litres(oil.addedL)}` : `Oil ${litres(oil.totalL)}`,
+      words: `Oil${oil.missing.length > 0 ? ' over' : ''} ${oil.totalL === undefined ? `${litres(oil.addedL)} added` : litres(oil.totalL)}`,
       buy: oil.cans ? `buy ${oil.cans.number} × ${litres(oil.cans.litres)}` : null,
     };
   });

@@ -7,6 +7,7 @@ const kinds: Readonly<Record<string, QuantityKind>> = {
   'm/s': 'speed',
   bar: 'pressure',
   'bar abs': 'pressure',
+  L: 'volume',
 };
 
 /** The unit of a figure as the house says it. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { usualFlowRules, type FlowRules } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
@@ -41,7 +41,8 @@ import { QuantityInput } from '../shared/quantity-input';
             <p class="quiet">Behind a turbo oil comes with air: twice to three times its volume.</p>
           </div>
           <div>
-            <g-quantity-input label="A heat sleeve takes off, K" kind="percent" [least]="0" [most]="300" [formControl]="c.sleeveK" />
+            <label class="g-field" for="sleeve"><span>A heat sleeve takes off, K</span></label>
+            <input id="sleeve" class="g-input g-figure" type="number" min="0" max="300" formControlName="sleeveK" />
             <p class="quiet">Off what is around the hose; its maker's figure where there is one. Inside it the oil is as hot as it is.</p>
           </div>
           <g-choice-field
@@ -94,9 +95,9 @@ export class FlowRulesDialog {
   protected readonly form = new FormGroup({
     heatToOilPercent: new FormControl(0, { nonNullable: true }),
     drainFillPercent: new FormControl(0, { nonNullable: true }),
-    froth: new FormControl(1, { nonNullable: true, validators: [(c) => (c.value >= 1 && c.value <= 5 ? null : { range: true })] }),
+    froth: new FormControl(1, { nonNullable: true, validators: [Validators.required, Validators.min(1), Validators.max(5)] }),
     hoseSchool: new FormControl<FlowRules['hoseSchool']>('ptfe', { nonNullable: true }),
-    sleeveK: new FormControl(0, { nonNullable: true }),
+    sleeveK: new FormControl(0, { nonNullable: true, validators: [Validators.required, Validators.min(0), Validators.max(300)] }),
     thermostat: new FormControl<FlowRules['thermostat']>('thermostat', { nonNullable: true }),
   });
   /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */

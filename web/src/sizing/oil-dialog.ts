@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatQuantity } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { Preferences } from '../data/preferences';
+import { houseFigure, houseUnit } from './figure';
 import { FlowView } from './flow-view';
 
 /** The oil of a job: what each line and component holds, what to fill and when, what to buy. */
@@ -114,6 +114,6 @@ export class OilDialog {
   protected readonly system = computed(() => this.preferences.system());
 
   protected litres(value: number | undefined): string {
-    return value === undefined ? 'not known' : formatQuantity(value, 'volume', this.system());
+    return value === undefined ? 'not known' : `${houseFigure(value, 'L', 2, this.system())}\u2009${houseUnit('L', this.system())}`;
   }
 }

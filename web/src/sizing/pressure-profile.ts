@@ -67,7 +67,7 @@ export class PressureProfile {
     const count = Math.floor((most - first) / step) + 1;
     return Array.from({ length: count }, (_, i) => first + i * step).map((bar) => ({
       y: this.y(bar),
-      text: this.bar(bar, step < 0.1 ? 2 : step < 1 ? 1 : 0),
+      text: this.bar(bar, step < 0.01 ? 3 : step < 0.1 ? 2 : step < 1 ? 1 : 0),
     }));
   });
   protected readonly runs = computed((): Run[] =>
@@ -92,14 +92,14 @@ export class PressureProfile {
       });
       const cold = o.state.id === 'cold';
       const wide = parts.reduce((a, b) => (b.width > a.width ? b : a), parts[0]!);
-      const near = points.filter(([x]) => x <= wide.x + wide.width / 2);
-      const y = this.y(near[near.length - 1]![1]);
+      const labelX = wide.x + wide.width * (cold ? 0.3 : 0.72);
+      const y = this.y(barAt(points, labelX));
       return {
         name: `${o.state.name}, ${formatQuantity(o.state.tempC, 'temperature', this.preferences.system())}`,
         cold,
         points: points.map(([x, bar]) => `${x.toFixed(1)},${this.y(bar).toFixed(1)}`).join(' '),
-        labelX: wide.x + wide.width / 2,
-        labelY: cold ? Math.min(FLOOR - 4, y + 30) : Math.max(12, y - 8),
+        labelX,
+        labelY: y < FLOOR - 24 ? y + 20 : y - 8,
       };
     }),
   );
@@ -134,6 +134,16 @@ function pressuresAlong({ loss, state, absBar }: RunOutcome): number[] {
   const start = state.sourceBar ?? (absBar === undefined ? loss.lossBar : 0);
   let bar = start;
   return [start, ...loss.elements.map((e) => (bar -= e.lossBar))];
+}
+
+/** The pressure of a run at a place of the axis, bar. */
+function barAt(points: readonly (readonly [number, number])[], x: number): number {
+  const after = Math.max(
+    1,
+    points.findIndex(([px]) => px >= x),
+  );
+  const [[x0, bar0], [x1, bar1]] = [points[after - 1]!, points[after]!];
+  return x1 === x0 ? bar1 : bar0 + ((bar1 - bar0) * (x - x0)) / (x1 - x0);
 }
 
 function short({ kind, lengthMm }: RunOutcome['loss']['elements'][number]): string {

@@ -28,6 +28,11 @@ export class SizeTable {
   });
   protected readonly circle = CIRCLE_PX;
 
+  protected mark(i: number): string {
+    const { taken, recommended } = this.sizing();
+    return i === taken ? 'taken' : i === recommended ? 'recommended' : '';
+  }
+
   protected radius(mm: number): number {
     return (mm * this.scale()) / 2;
   }
@@ -40,10 +45,10 @@ export class SizeTable {
     return houseUnit(row.unit, this.preferences.system());
   }
 
-  protected words(column: SizeColumn, i: number): string {
+  /** What speaks for it or against it; that it is taken stands in its head. */
+  protected words({ says, verdict }: SizeColumn, i: number): string {
     const { taken, recommended } = this.sizing();
-    if (i === taken && i === recommended) return 'taken, and right';
-    if (i === taken) return column.says === '' || column.verdict === 'passes' ? 'taken' : `taken: ${column.says}`;
-    return column.says;
+    if (i === recommended) return i === taken ? 'right' : verdict === 'tight' ? 'nearest' : 'right';
+    return says;
   }
 }

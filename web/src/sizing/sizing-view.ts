@@ -61,10 +61,11 @@ export class SizingView {
     return columns.map((c, i) => ({ c, i })).filter(({ i }) => i === taken || i === recommended || i === at || Math.abs(i - at) <= 1);
   });
   private readonly columnAt = computed(() => this.sizing().columns.findIndex((c) => c === this.column()));
+  protected readonly reckoned = computed(() => this.sizing().columns.some((c) => c.outcomes.length > 0));
   protected readonly charts = computed(() => {
     const { duty } = this.sizing();
     const { temps } = this.curves();
-    if (temps.length === 0) return [];
+    if (temps.length === 0 || !this.reckoned()) return [];
     const system = this.preferences.system();
     const of = (unit: string, value: (p: ReturnType<typeof sizeCurves>['sizes'][number][number]) => number | undefined): Curve[] =>
       this.drawn().flatMap(({ c, i }) => {

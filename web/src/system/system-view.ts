@@ -65,7 +65,8 @@ export class SystemView {
 
   protected figures({ flowLpm, lossBar, tempC, how }: SystemLine): string {
     const system = this.preferences.system();
-    if (how === 'still') return 'stands';
+    if (how === 'face') return 'face on face';
+    if (how === 'still') return 'nothing runs';
     if (flowLpm === undefined) return 'not known yet';
     const parts = [formatQuantity(Math.abs(flowLpm), 'flow', system, { decimals: Math.abs(flowLpm) < 10 ? 1 : 0 })];
     if (lossBar !== undefined && lossBar >= 0.005) parts.push(formatQuantity(lossBar, 'pressure', system, { decimals: 2 }));
