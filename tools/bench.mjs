@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { performance } from 'node:perf_hooks';
 import { benchAssembly } from './bench-assembly.mjs';
+import { benchFlow } from './bench-flow.mjs';
 import { benchChains, largeCatalogue } from './bench-chains.mjs';
 import { benchScale } from './bench-scale.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages } from './needs.mjs';
@@ -146,6 +147,7 @@ try {
     core.runSheet(assembled, { width: 780, height: 362, jobNumber: '2403', system: 'metric' });
   });
   await benchAssembly(core, measure, document, catalogue);
+  await benchFlow(core, measure, document, catalogue);
   await benchChains(core, measure);
   const rows = largeCatalogue(core, 10_000);
   await measure('findParts in 10,000, another letter each time', 200, (i) =>

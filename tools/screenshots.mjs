@@ -112,6 +112,9 @@ try {
         await p.getByLabel('Errors by line').waitFor();
       },
     },
+    { name: 'sizing', path: `${line(7)}?show=sizing`, ready: (p) => p.getByRole('img', { name: /^What it takes/ }) },
+    { name: 'system', path: `${line(4)}?show=system`, theme: 'dark', ready: (p) => p.getByRole('group', { name: 'Flow diagram' }) },
+    { name: 'flow-bench', path: '/flow', ready: (p) => p.getByRole('img') },
     { name: 'cut', path: `/job/${jobId}/cut`, ready: (p) => p.getByRole('article').first() },
     { name: 'cut-tablet', path: `/job/${jobId}/cut`, size: { width: 820, height: 1180 }, ready: (p) => p.getByRole('article').first() },
     { name: 'order', path: `/job/${jobId}/order`, ready: (p) => p.getByRole('rowheader').first() },

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { catalogue, document, drain, feed, withPiece, withWay } from '../../testing/sample-job.js';
-import { findHose, findHoseEnd, services } from '../job/index.js';
+import { services } from '../job/index.js';
 import { assembleLine } from '../lines/index.js';
 import {
   deratedBar,

@@ -21,10 +21,24 @@ export function frictionFactor(reynolds: number, relativeRoughness: number): num
   if (reynolds <= LAMINAR_TO) return 64 / reynolds;
   if (reynolds >= TURBULENT_FROM) return colebrook(reynolds, relativeRoughness);
   const share = (reynolds - LAMINAR_TO) / (TURBULENT_FROM - LAMINAR_TO);
-  const below = 64 / LAMINAR_TO / churchill(LAMINAR_TO, relativeRoughness);
-  const above = colebrook(TURBULENT_FROM, relativeRoughness) / churchill(TURBULENT_FROM, relativeRoughness);
+  const [below, above] = fitted(relativeRoughness);
   return churchill(reynolds, relativeRoughness) * (below + (above - below) * share);
 }
+
+/** What Churchill's formula is off by at both ends of the gap; the same bores are asked for thousands of times. */
+function fitted(roughness: number): readonly [below: number, above: number] {
+  const known = fits.get(roughness);
+  if (known) return known;
+  if (fits.size > MOST_KEPT) fits.clear();
+  const found = [
+    64 / LAMINAR_TO / churchill(LAMINAR_TO, roughness),
+    colebrook(TURBULENT_FROM, roughness) / churchill(TURBULENT_FROM, roughness),
+  ] as const;
+  fits.set(roughness, found);
+  return found;
+}
+const fits = new Map<number, readonly [number, number]>();
+const MOST_KEPT = 500;
 
 /** 1/√f = −2·log(ε/3.7 + 2.51/(Re·√f)), by fixed points: each halves the error many times over. */
 function colebrook(reynolds: number, roughness: number): number {

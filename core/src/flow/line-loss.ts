@@ -54,10 +54,21 @@ export function lineLoss(line: AssembledLine, stream: Stream): LineLoss | undefi
 /** The same of a path that is not empty. */
 export function lossAlong(passed: readonly Passed[], stream: Stream, unknown: readonly string[] = []): LineLoss {
   const elements = passed.map((one, i): LossElement => {
-    const { turns: _, ...rest } = one;
     const velocityMs = velocity(stream.flowLpm, one.boreMm);
     const reynolds = reynoldsNumber(velocityMs, one.boreMm, stream.viscosityCst);
-    return { ...rest, velocityMs, reynolds, regime: regimeOf(reynolds), lossBar: lossIn(one, passed[i - 1], stream) };
+    const { name, kind, way, piece, boreMm, lengthMm } = one;
+    const place = way === undefined ? (piece === undefined ? {} : { piece }) : { way };
+    return {
+      name,
+      kind,
+      ...place,
+      boreMm,
+      lengthMm,
+      velocityMs,
+      reynolds,
+      regime: regimeOf(reynolds),
+      lossBar: lossIn(one, passed[i - 1], stream),
+    };
   });
   return {
     elements,

@@ -51,14 +51,15 @@ export function balance(nodes: readonly FlowNode[], edges: readonly FlowEdge[]):
   const start = [...held.values()].reduce((sum, bar) => sum + bar, 0) / held.size;
   let pressures: number[] = free.map(() => start);
   const pressure = (id: string, p: readonly number[]): number => held.get(id) ?? p[at.get(id)!]!;
-  const flows = (p: readonly number[]): Curve[] => edges.map((e) => flowAt(e, pressure(e.from, p) - pressure(e.to, p) + (e.headBar ?? 0)));
+  const flows = (p: readonly number[], near: readonly Curve[]): Curve[] =>
+    edges.map((e, i) => flowAt(e, pressure(e.from, p) - pressure(e.to, p) + (e.headBar ?? 0), near[i]?.lpm));
   const missing = (list: readonly Curve[]): number[] =>
     free.map((n) =>
       edges.reduce((sum, e, i) => sum + (e.to === n.id ? list[i]!.lpm : 0) - (e.from === n.id ? list[i]!.lpm : 0), n.fedLpm ?? 0),
     );
   const worst = (list: readonly number[]): number => Math.max(0, ...list.map(Math.abs));
+  let list = flows(pressures, []);
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const list = flows(pressures);
     const off = missing(list);
     if (worst(off) < CLOSE_LPM) break;
     const matrix = free.map(() => free.map(() => 0));
@@ -76,13 +77,14 @@ export function balance(nodes: readonly FlowNode[], edges: readonly FlowEdge[]):
     // half the step as often as it makes things worse
     let share = 1;
     let next = pressures.map((p, i) => p + step[i]!);
-    while (share > 1e-6 && worst(missing(flows(next))) > worst(off)) {
+    let then = flows(next, list);
+    while (share > 1e-6 && worst(missing(then)) > worst(off)) {
       share /= 2;
       next = pressures.map((p, i) => p + share * step[i]!);
+      then = flows(next, list);
     }
-    pressures = next;
+    [pressures, list] = [next, then];
   }
-  const list = flows(pressures);
   if (worst(missing(list)) > 1e-3)
     throw new FlowFigureError(
       'The flows do not balance.',
@@ -102,11 +104,11 @@ interface Curve {
 }
 
 /** The flow at which an edge takes a drop, and how it changes with it; found on its own curve. */
-function flowAt({ loss, oneWay }: FlowEdge, dropBar: number): Curve {
+function flowAt({ loss, oneWay }: FlowEdge, dropBar: number, near = 1): Curve {
   if (oneWay && dropBar < 0) return { lpm: dropBar / SHUT, slope: 1 / SHUT };
   const sign = Math.sign(dropBar) || 1;
   const drop = Math.abs(dropBar);
-  const lpm = flowAtLoss(loss, drop);
+  const lpm = flowAtLoss(loss, drop, Math.abs(near) || 1);
   const by = Math.max(1e-4, lpm * 1e-4);
   const steep = Math.max(1e-12, (loss(lpm + by) - loss(Math.max(0, lpm - by))) / (lpm + by - Math.max(0, lpm - by)));
   return { lpm: sign * lpm, slope: 1 / steep };

@@ -33,6 +33,11 @@ export function headBar(fallMm: number, densityKgM3: number): number {
   return (densityKgM3 * GRAVITY * (fallMm / 1000)) / 1e5;
 }
 
+/** At the pump behind a suction, bar absolute: no less than nothing, however much is asked for. */
+export function absBarAfter(lossBar: number, fallMm: number, densityKgM3: number): number {
+  return Math.max(0, absolute(headBar(fallMm, densityKgM3) - lossBar));
+}
+
 /** What stands in a path, L. */
 export function litresIn(passed: readonly Passed[]): number {
   return passed.reduce((sum, { boreMm, lengthMm }) => sum + (Math.PI / 4) * boreMm ** 2 * lengthMm, 0) / MM3_PER_LITRE;
@@ -62,7 +67,7 @@ export function runPath(
     loss,
     hoseMs: Math.max(0, ...loss.elements.filter((e) => e.kind === 'hose').map((e) => e.velocityMs)),
     ...(state.sourceBar === undefined ? {} : { endBar: state.sourceBar + head - loss.lossBar }),
-    ...(duty.figures.drive === 'suction' ? { absBar: Math.max(0, absolute(head - loss.lossBar)) } : {}),
+    ...(duty.figures.drive === 'suction' ? { absBar: absBarAfter(loss.lossBar, duty.said.fallMm ?? 0, state.fluid.densityKgM3) } : {}),
     ...(duty.figures.drive === 'fall' && (duty.said.fallMm ?? 0) > 0
       ? { carries: carriedBy(passed, duty.said.fallMm!, state, rules) }
       : {}),
@@ -100,7 +105,7 @@ export function frothAt(froth: number, tempC: number): number {
 }
 
 /** What a drain carries: its whole fall against friction and bends, each part in its own bore, filled to a share of its height. */
-function carriedBy(passed: readonly Passed[], fallMm: number, { fluid, tempC }: DutyState, { drainFillPercent, froth }: FlowRules) {
+export function carriedBy(passed: readonly Passed[], fallMm: number, { fluid, tempC }: DutyState, { drainFillPercent, froth }: FlowRules) {
   const head = headBar(fallMm, fluid.densityKgM3);
   const oilLpm = (filling: number): number =>
     flowAtLoss((q) => openLossBar(passed, { ...fluid, flowLpm: q }, filling), head) / frothAt(froth, tempC);

@@ -1,6 +1,8 @@
 import type { DutyState, FlowQuestion } from './duty.js';
 import type { LineSizing } from './size-line.js';
-import { runPath } from './run-path.js';
+import { lossBarAlong } from './line-loss.js';
+import { velocity } from './pressure-loss.js';
+import { absBarAfter, carriedBy, flowIn } from './run-path.js';
 import { broughtTo, consumerOf } from './what-feeds.js';
 
 /** What a size does at a temperature. */
@@ -52,19 +54,22 @@ export function sizeCurves(sizing: LineSizing, question: FlowQuestion, steps = 1
   const drained = sizing.brought.length > 0;
   const brought = drained ? states.map((state) => broughtTo(line, question, state).lpm) : [];
   const consumer = consumerOf(line);
-  const sizes = columns.map(({ path }) =>
+  const sizes = columns.map(({ path, hose }) =>
     path.passed.length === 0
       ? []
       : states.map((state, i): CurvePoint => {
           const own = drained && state.flowLpm !== undefined ? { ...state, flowLpm: brought[i]! } : state;
-          const { flowLpm, loss, hoseMs, absBar, carries } = runPath(path.passed, duty, own, question.rules, consumer, brought[i]);
+          const flowLpm = flowIn(path.passed, duty, own, consumer, brought[i] ?? 0);
+          const lossBar = lossBarAlong(path.passed, { ...own.fluid, flowLpm });
+          const { drive } = duty.figures;
+          const fall = duty.said.fallMm ?? 0;
           return {
             tempC: state.tempC,
             flowLpm,
-            lossBar: loss.lossBar,
-            speedMs: hoseMs,
-            ...(absBar === undefined ? {} : { absBar }),
-            ...(carries ? { carriesLpm: carries.filled } : {}),
+            lossBar,
+            speedMs: velocity(flowLpm, hose.boreMm),
+            ...(drive === 'suction' ? { absBar: absBarAfter(lossBar, fall, own.fluid.densityKgM3) } : {}),
+            ...(drive === 'fall' && fall > 0 ? { carriesLpm: carriedBy(path.passed, fall, own, question.rules).filled } : {}),
           };
         }),
   );

@@ -154,7 +154,9 @@ function drive(
       if (begins) held.set(a, 0);
       if (ends) fed.set(b, -(drained ?? state.flowLpm ?? 0));
       return;
-    default:
+    case 'flow':
+    case 'fall':
+    case 'still':
       if (begins) fed.set(a, state.flowLpm ?? 0);
       if (ends) held.set(b, 0);
   }

@@ -63,9 +63,25 @@ export function hosesOfSize({ hoses }: Pick<Catalogue, 'hoses'>, construction: s
   return hoses.filter((h) => !h.retired && h.construction === construction && hoseSize(h) === size);
 }
 
+/** Ends by what they are made for: looked for many times in the same list. */
+const endsMadeFor = new WeakMap<readonly HoseEnd[], ReadonlyMap<string, HoseEnd[]>>();
+const madeFor = ({ construction, dash, metricMm }: Pick<HoseEnd, 'construction' | 'dash' | 'metricMm'>): string =>
+  `${construction} ${dash} ${metricMm ?? ''}`;
+
 /** The ends that go on a hose, of any angle and connector. */
 export function endsForHose({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, hose: Hose): HoseEnd[] {
-  return hoseEnds.filter((e) => !e.retired && e.construction === hose.construction && sameSize(e, hose));
+  let index = endsMadeFor.get(hoseEnds);
+  if (!index) {
+    const made = new Map<string, HoseEnd[]>();
+    for (const end of hoseEnds) {
+      if (end.retired) continue;
+      const list = made.get(madeFor(end));
+      if (list) list.push(end);
+      else made.set(madeFor(end), [end]);
+    }
+    endsMadeFor.set(hoseEnds, (index = made));
+  }
+  return index.get(madeFor(hose)) ?? [];
 }
 
 /** An end for a hose at an angle: one with the same connector as before where there is a choice. */

@@ -227,7 +227,7 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
   private outOfBounds(value: number): string | null {
     const show = (bound: number) => formatQuantity(bound, this.kind(), this.system());
     if (value < this.least())
-      return value < 0 && this.least() === 0
+      return value < 0 && this.least() >= 0
         ? `${this.label()} cannot be negative.`
         : `${this.label()} must be at least ${show(this.least())}.`;
     if (value > this.most())

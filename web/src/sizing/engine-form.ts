@@ -84,7 +84,7 @@ export class EngineForm {
     const next = nextOil(before, oil as OilChoice | undefined, { v40, v100, density15 });
     const running = saidWith<Running>(job.running, { ...plain, ...(next === before ? {} : { oil: next }) });
     try {
-      this.store.change({ do: 'edit-job', version, set: { running: running as NonNullable<Job['running']> } });
+      this.store.change({ do: 'edit-job', version, set: { running } });
     } catch (error) {
       if (!(error instanceof CommandError) || !error.field?.startsWith('running.')) throw error;
       // the word stands at the field that was changed, which keeps what was typed

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
+import { FormControl, FormGroup, ReactiveFormsModule, type ValidatorFn } from '@angular/forms';
 import { usualFlowRules, type FlowRules } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
@@ -7,6 +7,11 @@ import { ApiError } from '../data/api';
 import { ShopStore } from '../data/shop-store';
 import { type Choice, ChoiceField } from '../shared/choice-field';
 import { QuantityInput } from '../shared/quantity-input';
+
+/** A figure there is, and within its bounds. */
+function within(least: number, most: number): ValidatorFn {
+  return ({ value }) => (typeof value === 'number' && value >= least && value <= most ? null : { range: true });
+}
 
 /** What the shop reckons flow with where schools differ: each with its reason. */
 @Component({
@@ -95,9 +100,9 @@ export class FlowRulesDialog {
   protected readonly form = new FormGroup({
     heatToOilPercent: new FormControl(0, { nonNullable: true }),
     drainFillPercent: new FormControl(0, { nonNullable: true }),
-    froth: new FormControl(1, { nonNullable: true, validators: [Validators.required, Validators.min(1), Validators.max(5)] }),
+    froth: new FormControl(1, { nonNullable: true, validators: [within(1, 5)] }),
     hoseSchool: new FormControl<FlowRules['hoseSchool']>('ptfe', { nonNullable: true }),
-    sleeveK: new FormControl(0, { nonNullable: true, validators: [Validators.required, Validators.min(0), Validators.max(300)] }),
+    sleeveK: new FormControl(0, { nonNullable: true, validators: [within(0, 300)] }),
     thermostat: new FormControl<FlowRules['thermostat']>('thermostat', { nonNullable: true }),
   });
   /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */

@@ -33,12 +33,12 @@ export class LineFlowForm {
       hottest: formatQuantity(hottest.value, 'temperature', system),
     };
   });
-  protected readonly bearings: readonly Choice<LineFlow['bearing'] | null>[] = [
+  protected readonly bearings: readonly Choice<NonNullable<LineFlow['bearing']> | null>[] = [
     { value: null, name: 'not said' },
     { value: 'ball', name: 'ball bearings' },
     { value: 'journal', name: 'journal bearings' },
   ];
-  protected readonly returns: readonly Choice<LineFlow['comesBack'] | null>[] = [
+  protected readonly returns: readonly Choice<NonNullable<LineFlow['comesBack']> | null>[] = [
     { value: null, name: 'as usual' },
     { value: 'gravity', name: 'by its fall' },
     { value: 'pump', name: 'by a pump' },

@@ -141,6 +141,10 @@ export class SizingView {
     });
   }
 
+  protected lookAt(event: Event): void {
+    this.construction.set((event.target as HTMLSelectElement).value);
+  }
+
   protected constructionName(id: string): string {
     return constructionById(id).name;
   }
