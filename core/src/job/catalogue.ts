@@ -1,6 +1,6 @@
 import { sameConnector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
-import { hoseSize, sameSize, type Hose, type HoseEnd } from '../hose/index.js';
+import { hoseSize, type Hose, type HoseEnd } from '../hose/index.js';
 import type { Supply } from '../supplies/index.js';
 import type { PartEntry } from './catalogue-part.js';
 
