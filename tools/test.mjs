@@ -67,10 +67,10 @@ const report = join(folder, 'e2e.json');
 const browser = ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky });
 const waiting = [
   () => suite('the real app', 'e2e', 'playwright', ['test'], report, browser),
-  () => check('lint', ['npm', 'run', 'lint', '--silent']),
   () => jest('core and published checks', 'core'),
   () => jest('web', 'web'),
   () => jest('server', 'server'),
+  () => check('lint', ['npm', 'run', 'lint:quick', '--silent']),
   () => check('types', ['npm', 'run', 'typecheck', '--silent']),
 ];
 const lane = async () => {

@@ -17,3 +17,6 @@ Object.assign(globalThis, {
 });
 // jsdom lays nothing out and scrolls nothing
 Object.assign(Element.prototype, { scrollTo: () => undefined });
+
+// the test browser has none of its own; the layout of graphs copies by it
+globalThis.structuredClone ??= <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;

@@ -4,7 +4,15 @@ import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { usualSealRules, usualWeights, type Command, type JobChange, type JobDocument, type ShopCommand } from '@gewinde/core';
+import {
+  usualFlowRules,
+  usualSealRules,
+  usualWeights,
+  type Command,
+  type JobChange,
+  type JobDocument,
+  type ShopCommand,
+} from '@gewinde/core';
 import { NEVER } from 'rxjs';
 import { catalogue, document } from '../../core/testing/sample-job';
 import { JobStore } from '../src/data/job-store';
@@ -19,6 +27,7 @@ export const shopAt0 = {
   ...catalogue,
   weights: { id: 'chain-weights', weights: usualWeights, version: 0 },
   sealRules: { id: 'seal-rules', rules: usualSealRules, version: 0 },
+  flowRules: { id: 'flow-rules', rules: usualFlowRules, version: 0 },
   unsound: [] as { id: string; problem: string }[],
   at: 0,
 };

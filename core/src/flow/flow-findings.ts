@@ -1,13 +1,13 @@
 import { leadsTo } from '../fittings/index.js';
 import type { AssembledLine } from '../lines/index.js';
-import { bypassFilter } from './bypass-filter.js';
-import { couplerHold } from './clamped-hose.js';
+import { bypassOfLine } from './bypass-of-line.js';
+import { couplersOfLine } from './coupler-of-line.js';
 import type { FlowQuestion } from './duty.js';
 import type { LineSizing } from './size-line.js';
 import { outcomeIn, stepDown } from './judge-sizes.js';
 import { thermostatsOf } from './thermostats.js';
 import { turboNeeds } from './turbo.js';
-import { bearingOf, consumerOf } from './what-feeds.js';
+import { bearingOf } from './what-feeds.js';
 
 export type FlowSeverity = 'attention' | 'advice';
 
@@ -133,51 +133,16 @@ function ofValves({ line, ways }: AssembledLine, say: Say): FlowFinding[] {
   ];
 }
 
-function ofBypass({ line, columns, taken, duty }: LineSizing, { running }: FlowQuestion, say: Say): FlowFinding[] {
-  const hot = duty.states.find((s) => s.id === 'hottest');
-  const { idleBar, fullBar, pumpLpm, idleRevs, mostRevs, sumpL } = running;
-  if (line.line.service !== 'bypass-feed' || !hot || idleBar === undefined || fullBar === undefined) return [];
-  const holes = [...(columns[taken ?? 0]?.path.passed ?? []).filter((p) => p.kind === 'restrictor'), ...consumerOf(line)];
-  if (holes.length === 0) return [];
-  const pumpIdle = pumpLpm !== undefined && idleRevs !== undefined && mostRevs !== undefined ? (pumpLpm * idleRevs) / mostRevs : undefined;
-  const { tooMuch, idleLpm, shareIdle } = bypassFilter({
-    orificeMm: Math.min(...holes.map((h) => h.boreMm)),
-    idleBar,
-    fullBar,
-    fluid: hot.fluid,
-    ...(sumpL === undefined ? {} : { sumpL }),
-    ...(pumpLpm === undefined ? {} : { pumpLpm }),
-    ...(pumpIdle === undefined ? {} : { pumpIdleLpm: pumpIdle }),
-  });
-  if (!tooMuch) return [];
-  return [
-    say(
-      'bypass-takes-much',
-      `At hot idle it takes ${idleLpm.toFixed(1)} L/min${shareIdle === undefined ? '' : `, ${Math.round(shareIdle * 100)} % of what the pump gives`}.`,
-    ),
-  ];
+function ofBypass(sizing: LineSizing, question: FlowQuestion, say: Say): FlowFinding[] {
+  const found = bypassOfLine(sizing, question);
+  if (!found?.tooMuch) return [];
+  const { idleLpm, shareIdle } = found;
+  const share = shareIdle === undefined ? '' : `, ${Math.round(shareIdle * 100)} % of what the pump gives`;
+  return [say('bypass-takes-much', `At hot idle it takes ${idleLpm.toFixed(1)} L/min${share}.`)];
 }
 
-/** Pull of a T-bolt band, N, and its width, mm. Common practice. */
-const T_BOLT = { pullN: 4000, bandMm: 19 };
-
-function ofCoupler({ line, duty }: LineSizing, say: Say): FlowFinding[] {
-  if (line.line.service !== 'charge-air') return [];
-  return [line.portA, line.portB].flatMap(({ port, component }) => {
-    if (port.connector?.family !== 'barb') return [];
-    const hose = line.pieces[0]?.hose;
-    if (!hose) return [];
-    const { holds, words } = couplerHold({
-      pipeMm: hose.boreMm,
-      insertedMm: 2 * T_BOLT.bandMm + 5,
-      bandMm: T_BOLT.bandMm,
-      bandPullN: T_BOLT.pullN,
-      beaded: false,
-      oily: true,
-      boostBar: duty.pressure.value,
-    });
-    return holds ? [] : [say('coupler-without-bead', `${component.name}, ${port.label}: ${words}`)];
-  });
+function ofCoupler(sizing: LineSizing, say: Say): FlowFinding[] {
+  return couplersOfLine(sizing).flatMap(({ holds, where, words }) => (holds ? [] : [say('coupler-without-bead', `${where}: ${words}`)]));
 }
 
 function ofThermostat({ line, portB }: AssembledLine, { job, rules }: FlowQuestion, say: Say): FlowFinding[] {

@@ -50,3 +50,5 @@ export { flowFindings, flowRules, type FlowFinding, type FlowRule, type FlowSeve
 export { stepUps, type StepUp } from './step-up.js';
 export { coolerOfJob, COOLER_SPARE_BAR, WARM_ENOUGH_C, type CoolerOfJob } from './cooler-of-job.js';
 export { alongHose, downDrain, throughHole, type OneAnswer } from './one-question.js';
+export { bypassOfLine } from './bypass-of-line.js';
+export { couplersOfLine, type CouplerOfLine } from './coupler-of-line.js';

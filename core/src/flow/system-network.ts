@@ -191,7 +191,7 @@ function insideOf(
 ): void {
   const { component, part, ports } = node;
   const { takesBar, atLpm } = component.flow ?? {};
-  const takes = takesBar !== undefined && atLpm !== undefined ? { takesBar, atLpm } : undefined;
+  const takes = takesBar !== undefined && takesBar > 0 && atLpm !== undefined ? { takesBar, atLpm } : undefined;
   const add = (from: string, to: string, oneWay?: true): void => {
     if (!takes && !oneWay) return merged.join(from, to);
     const id = `${component.id}:${edges.length}`;

@@ -49,7 +49,9 @@ export class EngineForm {
     const said = this.job()?.running?.oil;
     if (!said) return null;
     const oil = oilOf(said);
-    return `${oil.v40} cSt at 40 °C, ${oil.v100} at 100 °C, index ${Math.round(viscosityIndex(oil))}, ${oil.density15} kg/m³`;
+    // below 2 cSt at 100 °C there is no index
+    const index = oil.v100 < 2 ? '' : `, index ${Math.round(viscosityIndex(oil))}`;
+    return `${oil.v40} cSt at 40 °C, ${oil.v100} at 100 °C${index}, ${oil.density15} kg/m³`;
   });
 
   protected readonly row = new RowForm(

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
+  bypassOfLine,
   clampFor,
   constructionById,
+  couplersOfLine,
   growthOf,
   stepUps,
   restrictorForTurbo,
@@ -117,6 +119,29 @@ export class WhatFlows {
       throw error;
     }
   });
+
+  /** What a bypass filter takes, in words. */
+  protected readonly bypass = computed(() => {
+    const question = this.flow.question();
+    const found = question && bypassOfLine(this.sizing(), question);
+    if (!found) return undefined;
+    const lpm = (value: number): string => formatQuantity(value, 'flow', this.preferences.system(), { decimals: 2 });
+    const share = (value: number): string => `${(value * 100).toFixed(0)} %`;
+    return [
+      `${lpm(found.idleLpm)} at hot idle, ${lpm(found.fullLpm)} at most revs`,
+      ...(found.onceMin ? [`the sump passes it once in ${found.onceMin[1].toFixed(0)} to ${found.onceMin[0].toFixed(0)} min`] : []),
+      ...(found.shareIdle === undefined
+        ? []
+        : [`it takes ${share(found.shareIdle)} of what the pump gives at idle; a tenth is usual at most`]),
+    ];
+  });
+  protected readonly couplers = computed(() =>
+    couplersOfLine(this.sizing()).map(({ where, words, leastInsertedMm }) => ({
+      where,
+      words: `${words} At least ${formatQuantity(leastInsertedMm, 'length', this.preferences.system())} over the pipe.`,
+    })),
+  );
+  protected readonly mayStand = computed(() => formatQuantity(this.sizing().duty.pressure.value, 'pressure', this.preferences.system()));
 
   protected useRestrictor(bore: number): void {
     const { line } = this.sizing().line;
