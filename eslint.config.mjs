@@ -93,7 +93,7 @@ export default defineConfig(
     ignores: tests,
     rules: restricted(
       otherRoom,
-      { regex: '^(?!\\.|typebox(/value)?$)', message: 'The core stands on the schema library alone.' },
+      { regex: '^(?!\\.|typebox(/value)?$|highs$)', message: 'The core stands on the schema library and the solver alone.' },
       {
         regex: `^(\\.\\./)+(${order.filter((other) => !before[part].includes(other) && other !== part).join('|')})/`,
         message: `${part} does not know it.`,

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { performance } from 'node:perf_hooks';
 import { benchAssembly } from './bench-assembly.mjs';
+import { benchCutting } from './bench-cutting.mjs';
 import { benchFlow } from './bench-flow.mjs';
 import { benchChains, largeCatalogue } from './bench-chains.mjs';
 import { benchScale } from './bench-scale.mjs';
@@ -148,6 +149,7 @@ try {
   });
   await benchAssembly(core, measure, document, catalogue);
   await benchFlow(core, measure, document, catalogue);
+  await benchCutting(core, measure);
   await benchChains(core, measure);
   const rows = largeCatalogue(core, 10_000);
   await measure('findParts in 10,000, another letter each time', 200, (i) =>

@@ -10,5 +10,7 @@ await build({
   platform: 'node',
   format: 'cjs',
   target: 'node20',
+  // it looks for its own file beside itself
+  external: ['highs'],
   logLevel: 'warning',
 });

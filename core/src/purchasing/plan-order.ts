@@ -1,0 +1,194 @@
+import { highsSolver, type Mip, type MipRow, type MipSolver } from '../cutting/index.js';
+import { checkOrderProblem, type Offer, type OrderProblem, type PriceBreak } from './order-problem.js';
+
+export interface OrderLine {
+  readonly offer: string;
+  readonly packs: number;
+  readonly packMinor: number;
+  readonly totalMinor: number;
+}
+
+export interface SupplierOrder {
+  readonly supplier: string;
+  readonly lines: readonly OrderLine[];
+  readonly goodsMinor: number;
+  readonly carriageMinor: number;
+  /** Until the last of it is there. */
+  readonly days: number;
+}
+
+export interface OrderPlan {
+  readonly orders: readonly SupplierOrder[];
+  readonly totalMinor: number;
+  /** Until all is there. */
+  readonly days: number;
+  /** No plan does better by the goal. */
+  readonly proven: boolean;
+  /** Parts that nobody offers. */
+  readonly notOffered: readonly string[];
+  /** Parts that nobody brings in time: they are ordered all the same, and are late. */
+  readonly late: readonly string[];
+  /** Bought beyond the need, for packs are whole. */
+  readonly left: readonly { readonly part: string; readonly quantity: number }[];
+}
+
+const SECONDS = 2.5;
+
+/**
+ * Who is ordered what: whole packs, prices that fall with their number, carriage with its free limit, least orders, lead times; exact, by a
+ * mixed-integer program. A kit is taken where it pays.
+ * @throws {OrderFigureError}
+ */
+export async function planOrder(problem: OrderProblem, solver: MipSolver = highsSolver): Promise<OrderPlan> {
+  checkOrderProblem(problem);
+  const needs = problem.needs.filter((n) => n.quantity > 0);
+  const soonestOf = (part: string): number =>
+    Math.min(...problem.offers.filter((o) => o.holds.some((h) => h.part === part)).map((o) => o.leadDays));
+  const notOffered = needs.filter((n) => soonestOf(n.part) === Infinity).map((n) => n.part);
+  const wanted = needs.filter((n) => !notOffered.includes(n.part));
+  const within = problem.goal === 'soonest' ? Math.max(0, ...wanted.map((n) => soonestOf(n.part))) : (problem.withinDays ?? Infinity);
+  const late = wanted.filter((n) => soonestOf(n.part) > within).map((n) => n.part);
+  // what nobody brings in time is ordered where it comes first
+  const offers = problem.offers.filter(
+    (o) => o.leadDays <= within || o.holds.some((h) => late.includes(h.part) && o.leadDays === soonestOf(h.part)),
+  );
+  if (wanted.length === 0) return { orders: [], totalMinor: 0, days: 0, proven: true, notOffered, late, left: [] };
+  const { mip, levels } = programOf({ ...problem, needs: wanted, offers });
+  const answer = await solver.solve(mip, SECONDS);
+  if (answer.status === 'none')
+    return { orders: [], totalMinor: 0, days: 0, proven: false, notOffered: [...notOffered, ...wanted.map((n) => n.part)], late, left: [] };
+  const lines = levels.flatMap(({ offer, price, name }) => {
+    const packs = Math.round(answer.value(name));
+    return packs > 0 ? [{ offer, line: { offer: offer.id, packs, packMinor: price.packMinor, totalMinor: packs * price.packMinor } }] : [];
+  });
+  const orders = problem.suppliers.flatMap((supplier): SupplierOrder[] => {
+    const own = lines.filter((l) => l.offer.supplier === supplier.id);
+    if (own.length === 0) return [];
+    const goodsMinor = own.reduce((sum, l) => sum + l.line.totalMinor, 0);
+    const free = supplier.freeFromMinor !== undefined && goodsMinor >= supplier.freeFromMinor;
+    return [
+      {
+        supplier: supplier.id,
+        lines: own.map((l) => l.line),
+        goodsMinor,
+        carriageMinor: free ? 0 : supplier.carriageMinor,
+        days: Math.max(...own.map((l) => l.offer.leadDays)),
+      },
+    ];
+  });
+  const bought = new Map<string, number>();
+  for (const { offer, line } of lines)
+    for (const { part, quantity } of offer.holds) bought.set(part, (bought.get(part) ?? 0) + quantity * line.packs);
+  for (const { part, quantity } of wanted) bought.set(part, (bought.get(part) ?? 0) - quantity);
+  return {
+    orders,
+    totalMinor: orders.reduce((sum, o) => sum + o.goodsMinor + o.carriageMinor, 0),
+    days: Math.max(0, ...orders.map((o) => o.days)),
+    proven: answer.status === 'optimal',
+    notOffered,
+    late,
+    left: [...bought].filter(([, quantity]) => quantity > 1e-9).map(([part, quantity]) => ({ part, quantity })),
+  };
+}
+
+/** What each supplier alone would cost, where one alone has everything. */
+export async function singleSuppliers(
+  problem: OrderProblem,
+  solver: MipSolver = highsSolver,
+): Promise<{ supplier: string; plan: OrderPlan }[]> {
+  const plans: { supplier: string; plan: OrderPlan }[] = [];
+  for (const { id } of problem.suppliers) {
+    const plan = await planOrder({ ...problem, goal: 'cost', offers: problem.offers.filter((o) => o.supplier === id) }, solver);
+    if (plan.notOffered.length === 0 && plan.orders.length > 0) plans.push({ supplier: id, plan });
+  }
+  return plans.sort((a, b) => a.plan.totalMinor - b.plan.totalMinor);
+}
+
+/** One price of one offer, with how many packs are bought at it. */
+interface Level {
+  readonly offer: Offer;
+  readonly price: PriceBreak;
+  readonly name: string;
+}
+
+function programOf({ needs, offers, suppliers, goal }: OrderProblem): { mip: Mip; levels: Level[] } {
+  const levels: Level[] = [];
+  const rows: MipRow[] = [];
+  const minimise = new Map<string, number>();
+  const [whole, most]: [string[], Map<string, number>] = [[], new Map()];
+  offers.forEach((offer, o) => {
+    const packs = Math.max(1, ...offer.holds.map((h) => Math.ceil((needs.find((n) => n.part === h.part)?.quantity ?? 0) / h.quantity)));
+    const chosen = new Map<string, number>();
+    offer.prices.forEach((price, k) => {
+      const [name, at] = [`n${o}_${k}`, `z${o}_${k}`];
+      const until = offer.prices[k + 1] ? offer.prices[k + 1]!.fromPacks - 1 : Math.max(packs, price.fromPacks);
+      levels.push({ offer, price, name });
+      whole.push(name, at);
+      most.set(at, 1);
+      minimise.set(name, price.packMinor);
+      chosen.set(at, 1);
+      rows.push({
+        name: `lo${o}_${k}`,
+        terms: new Map([
+          [name, 1],
+          [at, -price.fromPacks],
+        ]),
+        is: '>=',
+        than: 0,
+      });
+      rows.push({
+        name: `hi${o}_${k}`,
+        terms: new Map([
+          [name, 1],
+          [at, -until],
+        ]),
+        is: '<=',
+        than: 0,
+      });
+      rows.push({
+        name: `op${o}_${k}`,
+        terms: new Map([
+          [at, 1],
+          [`y${suppliers.findIndex((s) => s.id === offer.supplier)}`, -1],
+        ]),
+        is: '<=',
+        than: 0,
+      });
+    });
+    rows.push({ name: `one${o}`, terms: chosen, is: '<=', than: 1 });
+  });
+  needs.forEach(({ part, quantity }, i) => {
+    const terms = new Map(
+      levels.flatMap(({ offer, name }) => {
+        const holds = offer.holds.filter((h) => h.part === part).reduce((sum, h) => sum + h.quantity, 0);
+        return holds > 0 ? [[name, holds] as const] : [];
+      }),
+    );
+    rows.push({ name: `need${i}`, terms, is: '>=', than: quantity });
+  });
+  // dearer than anything that could be saved by one supplier more
+  const another = goal === 'fewest' ? offers.reduce((sum, o) => sum + o.prices[0]!.packMinor * 10, 1e6) : 0;
+  suppliers.forEach(({ id, carriageMinor, freeFromMinor, leastOrderMinor }, s) => {
+    const goods = levels.filter((l) => l.offer.supplier === id).map((l) => [l.name, l.price.packMinor] as const);
+    if (goods.length === 0) return;
+    whole.push(`y${s}`);
+    most.set(`y${s}`, 1);
+    minimise.set(`y${s}`, carriageMinor + another);
+    if (leastOrderMinor) rows.push({ name: `least${s}`, terms: new Map([...goods, [`y${s}`, -leastOrderMinor]]), is: '>=', than: 0 });
+    if (freeFromMinor === undefined || carriageMinor === 0) return;
+    whole.push(`f${s}`);
+    most.set(`f${s}`, 1);
+    minimise.set(`f${s}`, -carriageMinor);
+    rows.push({ name: `free${s}`, terms: new Map([...goods, [`f${s}`, -freeFromMinor]]), is: '>=', than: 0 });
+    rows.push({
+      name: `paid${s}`,
+      terms: new Map([
+        [`f${s}`, 1],
+        [`y${s}`, -1],
+      ]),
+      is: '<=',
+      than: 0,
+    });
+  });
+  return { mip: { minimise, rows, whole, most }, levels };
+}
