@@ -115,7 +115,8 @@ function programOf({ needs, offers, suppliers, goal }: OrderProblem): { mip: Mip
   const levels: Level[] = [];
   const rows: MipRow[] = [];
   const minimise = new Map<string, number>();
-  const [whole, most]: [string[], Map<string, number>] = [[], new Map()];
+  const whole: string[] = [];
+  const most = new Map<string, number>();
   offers.forEach((offer, o) => {
     const packs = Math.max(1, ...offer.holds.map((h) => Math.ceil((needs.find((n) => n.part === h.part)?.quantity ?? 0) / h.quantity)));
     const chosen = new Map<string, number>();
