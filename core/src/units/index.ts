@@ -4,3 +4,4 @@ export { parseQuantity, type ParsedQuantity, type QuantityOptions } from './pars
 export { formatQuantity, formatBoth, formatDecimal, formatInches, type FormatOptions } from './format-quantity.js';
 export { formatDash, dashToMm, dashToFraction } from './dash-size.js';
 export { fractionToNumber } from './fraction.js';
+export { inHouseUnits } from './in-house-units.js';

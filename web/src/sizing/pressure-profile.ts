@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatQuantity, outcomeIn, type LineSizing, type RunOutcome, type SizeColumn } from '@gewinde/core';
+import { formatDecimal, formatQuantity, outcomeIn, type LineSizing, type RunOutcome, type SizeColumn } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
+import { houseValue } from './figure';
 
 const WIDTH = 760;
 const HEIGHT = 224;
@@ -50,7 +51,13 @@ export class PressureProfile {
     let x = LEFT;
     return shown.map((e) => {
       const width = e.kind === 'hose' ? Math.max(PART, (room * e.lengthMm) / length) : PART;
-      const part = { name: short(e), full: `${e.name}, Ø ${this.mm(e.boreMm)}`, kind: e.kind, x, width };
+      const part = {
+        name: e.kind === 'hose' ? `hose ${this.length(e.lengthMm)}` : short(e.kind),
+        full: `${e.name}, Ø ${this.mm(e.boreMm)}`,
+        kind: e.kind,
+        x,
+        width,
+      };
       x += width;
       return part;
     });
@@ -61,13 +68,16 @@ export class PressureProfile {
     return { least, most: most + (most - least) * 0.08 };
   });
   protected readonly grid = computed(() => {
-    const { least, most } = this.span();
+    // steps that are round as the house reads them
+    const perBar = houseValue(1, 'bar', this.preferences.system());
+    const [least, most] = [this.span().least * perBar, this.span().most * perBar];
     const step = niceStep(most - least);
     const first = Math.ceil(least / step) * step;
     const count = Math.floor((most - first) / step) + 1;
-    return Array.from({ length: count }, (_, i) => first + i * step).map((bar) => ({
-      y: this.y(bar),
-      text: this.bar(bar, step < 0.01 ? 3 : step < 0.1 ? 2 : step < 1 ? 1 : 0),
+    const decimals = step < 0.01 ? 3 : step < 0.1 ? 2 : step < 1 ? 1 : 0;
+    return Array.from({ length: count }, (_, i) => first + i * step).map((value) => ({
+      y: this.y(value / perBar),
+      text: formatDecimal(value, decimals),
     }));
   });
   protected readonly runs = computed((): Run[] =>
@@ -124,6 +134,10 @@ export class PressureProfile {
     return formatQuantity(value, 'pressure', this.preferences.system(), { bare: true, decimals });
   }
 
+  private length(value: number): string {
+    return formatQuantity(value, 'length', this.preferences.system(), { decimals: 0, denominator: 2 });
+  }
+
   private mm(value: number): string {
     return formatQuantity(value, 'length', this.preferences.system(), { inchDecimals: 3 });
   }
@@ -146,8 +160,7 @@ function barAt(points: readonly (readonly [number, number])[], x: number): numbe
   return x1 === x0 ? bar1 : bar0 + ((bar1 - bar0) * (x - x0)) / (x1 - x0);
 }
 
-function short({ kind, lengthMm }: RunOutcome['loss']['elements'][number]): string {
-  if (kind === 'hose') return `hose ${(lengthMm / 1000).toFixed(2)}\u2009m`;
+function short(kind: RunOutcome['loss']['elements'][number]['kind']): string {
   if (kind === 'hose end') return 'end';
   return kind === 'restrictor' ? 'restr.' : 'adapter';
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { sizingRows, type LineSizing, type SizeColumn, type SizingRow } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
+import { HouseWords } from '../shared/house-words';
 import { houseFigure, houseUnit } from './figure';
 
 /** Pixels a millimetre at most, so that the widest bore still has its place. */
@@ -11,6 +12,7 @@ const CIRCLE_PX = 54;
 @Component({
   selector: 'g-size-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [HouseWords],
   templateUrl: './size-table.html',
   styleUrl: './size-table.scss',
 })
@@ -21,6 +23,7 @@ export class SizeTable {
   readonly show = output<number>();
   readonly open = output<{ row: SizingRow; column: SizeColumn }>();
   private readonly preferences = inject(Preferences);
+  protected readonly system = this.preferences.system;
   protected readonly rows = computed(() => sizingRows(this.sizing()));
   private readonly scale = computed(() => {
     const widest = Math.max(1, ...this.sizing().columns.map((c) => c.hose.outsideMm));

@@ -17,6 +17,7 @@ import {
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
+import { HouseWords } from '../shared/house-words';
 import { EngineForm } from './engine-form';
 import { houseFigure } from './figure';
 import { FlowRulesDialog } from './flow-rules-dialog';
@@ -27,7 +28,7 @@ import { LineFlowForm } from './line-flow-form';
 @Component({
   selector: 'g-what-flows',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [EngineForm, LineFlowForm],
+  imports: [EngineForm, HouseWords, LineFlowForm],
   templateUrl: './what-flows.html',
   styleUrl: './what-flows.scss',
 })
@@ -39,6 +40,7 @@ export class WhatFlows {
   private readonly flow = inject(FlowView);
   private readonly modal = inject(NgbModal);
   private readonly preferences = inject(Preferences);
+  protected readonly system = this.preferences.system;
   protected readonly store = inject(JobStore);
 
   protected readonly question = this.flow.question;
