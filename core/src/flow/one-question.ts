@@ -63,7 +63,7 @@ export function downDrain(
     tempC,
     value: oilLpm,
     unit: 'L/min',
-    note: `${n(full, 1)} running full`,
+    note: `${n(full, 1)} running full, ${n((Math.asin(Math.min(1, q.fallMm / q.lengthMm)) * 180) / Math.PI, 0)}° of fall`,
     working: {
       title: `Ø ${q.boreMm} mm, ${q.fallMm} mm of fall over ${q.lengthMm} mm, ${tempC} °C`,
       steps: [

@@ -177,6 +177,8 @@ describe('one question without a job', () => {
     expect(hole.value).toBeCloseTo(restrictorFlow({ boreMm: 1.2, dropBar: 3, ...hot }), 9);
     const drain = downDrain({ boreMm: 12.7, fallMm: 150, lengthMm: 400, oil: grade, filling: 0.5, froth: 2 }, 100);
     expect(drain.value).toBeGreaterThan(1);
+    // 150 over 400 mm are 22°
+    expect(drain.note).toMatch(/running full, 22° of fall$/);
     const hose = alongHose({ boreMm: 10.3, lengthMm: 3000, flowLpm: 20, oil: grade }, 100);
     expect(hose).toMatchObject({ unit: 'bar', note: expect.stringMatching(/m\/s, Re \d+, /) });
     for (const { working } of [hole, drain, hose]) {
