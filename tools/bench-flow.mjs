@@ -11,11 +11,11 @@ function flowJob(core, document, catalogue) {
     ['block', 'turbo', 'turbo-feed', 6],
     ['turbo', 'pan', 'turbo-drain', 10],
   ]);
-  /** @type {any[]} */
+  /** @type {import('@gewinde/core').Component[]} */
   const components = [];
-  /** @type {any[]} */
+  /** @type {import('@gewinde/core').Port[]} */
   const ports = [];
-  /** @type {any[]} */
+  /** @type {import('@gewinde/core').Line[]} */
   const lines = [];
   for (let i = 0; i < 10; i++) {
     for (const kind of kinds)

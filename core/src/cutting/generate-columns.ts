@@ -56,7 +56,11 @@ export async function generateColumns(problem: Grained, start: Plan, solver: Mip
       const scarce = count === Infinity ? 0 : Math.min(0, answer.price(`s${pattern.bar}`));
       return worth + scarce > inMm(length) + LESS && !known.has(keyOf(pattern));
     });
-    if (better.length === 0) return { patterns, boundMm: exact && answer.status === 'optimal' ? raised(answer.objective, problem) : plain };
+    if (better.length === 0) {
+      // where not all fit, the sum holds what it costs to leave pieces out: no length
+      const allFit = sizes.every((_, i) => answer.value(`u${i}`) < LESS);
+      return { patterns, boundMm: exact && allFit && answer.status === 'optimal' ? raised(answer.objective, problem) : allFit ? plain : 0 };
+    }
     for (const { pattern } of better) {
       known.add(keyOf(pattern));
       patterns.push(pattern);

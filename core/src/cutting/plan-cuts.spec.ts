@@ -153,6 +153,15 @@ describe('a cut plan', () => {
     expect(await planCuts(problem({ demand: [] }))).toMatchObject({ cuts: [], usedMm: 0, provenOptimal: true });
   });
 
+  it('proves nothing by the bound where not all fit', async () => {
+    const sizes = [411, 437, 463, 489, 523, 557, 591, 617, 643, 677].map((lengthMm) => ({ id: `${lengthMm}`, lengthMm, quantity: 9 }));
+    const p = problem({ stock: [{ id: 'bar', lengthMm: 6000, quantity: 6 }], demand: sizes });
+    const plan = await planCuts(p);
+    holds(p, plan);
+    expect(plan.unmet.length).toBeGreaterThan(0);
+    expect([plan.provenOptimal, plan.boundMm]).toEqual([false, 0]);
+  });
+
   it('is written for the solver in its own text', () =>
     expect(
       lpText({

@@ -48,6 +48,8 @@ export interface LineDuty {
   readonly flow?: Figure;
   readonly pressure: Figure;
   readonly hottest: Figure;
+  /** At a cold start, °C, where that is said. */
+  readonly coldestC?: number;
   readonly said: LineFlow;
   readonly states: readonly DutyState[];
   readonly missing: readonly Missing[];
@@ -100,7 +102,20 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portB'>, running
       }),
     ),
   ];
-  return { figures, fluid, ...(oil ? { oil } : {}), ...(flow ? { flow } : {}), pressure, hottest, said, states, missing, beyond, at };
+  return {
+    figures,
+    fluid,
+    ...(oil ? { oil } : {}),
+    ...(flow ? { flow } : {}),
+    pressure,
+    hottest,
+    ...(running.coldC === undefined ? {} : { coldestC: running.coldC }),
+    said,
+    states,
+    missing,
+    beyond,
+    at,
+  };
 }
 
 /** By what a return comes back: a drain that leads to a pump is sucked, a return by gravity or through the filler cap falls. */

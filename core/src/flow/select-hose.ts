@@ -6,7 +6,8 @@ export interface HoseDuty {
   readonly fluid: FluidId;
   readonly pressureBar: number;
   readonly hottestC: number;
-  readonly coldestC: number;
+  /** Not judged where nobody says it. */
+  readonly coldestC?: number;
   readonly suckedBar?: number;
   /** The tightest bend of its route, to the centreline, mm. */
   readonly bendMm?: number;
@@ -83,7 +84,7 @@ function refusalsOf(
   return [
     ...(fluids.includes(fluid) ? [] : [`${name} is not made for ${fluid}`]),
     ...(hottestC <= hose.maxTempC ? [] : [`it bears ${hose.maxTempC} °C, and it gets to ${hottestC} °C`]),
-    ...(coldestC >= hose.minTempC ? [] : [`it is good to ${hose.minTempC} °C, and it gets to ${coldestC} °C`]),
+    ...(coldestC === undefined || coldestC >= hose.minTempC ? [] : [`it is good to ${hose.minTempC} °C, and it gets to ${coldestC} °C`]),
     ...(hottestC > hose.maxTempC || bearsBar >= pressureBar
       ? []
       : [`at ${hottestC} °C it bears ${round(bearsBar)} bar, and ${pressureBar} bar may stand in it`]),

@@ -146,7 +146,7 @@ export function hoseDutyOf(duty: LineDuty, rules: FlowRules): HoseDuty {
     fluid,
     pressureBar: pressure.value,
     hottestC: Math.max(hottest.value, around),
-    coldestC: Math.min(-20, duty.states.find((s) => s.id === 'cold')?.tempC ?? -20),
+    ...(duty.coldestC === undefined ? {} : { coldestC: duty.coldestC }),
     ...(figures.suckedBar === undefined ? {} : { suckedBar: figures.suckedBar }),
     ...(said.bendMm === undefined ? {} : { bendMm: said.bendMm }),
     preferred: schoolOrder(duty, rules),

@@ -145,9 +145,10 @@ function drive(
     case 'pressure': {
       if (begins && state.sourceBar !== undefined) held.set(a, state.sourceBar);
       const holes = consumerOf(line);
-      if (!ends) return;
-      if (holes.length === 0) held.set(b, 0);
-      else all.push({ id: `${line.line.id}:used`, from: b, to: AIR, loss: (flowLpm) => lossBarAlong(holes, { ...state.fluid, flowLpm }) });
+      if (holes.length === 0) {
+        if (ends) held.set(b, 0);
+      } else
+        all.push({ id: `${line.line.id}:used`, from: b, to: AIR, loss: (flowLpm) => lossBarAlong(holes, { ...state.fluid, flowLpm }) });
       return;
     }
     case 'suction':
@@ -162,13 +163,21 @@ function drive(
   }
 }
 
-/** Flow begins or ends at a component that it does not pass; the open end of a tee is a place on the way. */
-function isTerminal({ job }: FlowQuestion, component: Component, port: Port, line: AssembledLine): boolean {
+/**
+ * Flow begins or ends at a component that it does not pass, and at one that it leaves by its fall alone; the open end of a tee is a place on the
+ * way. What goes into a cooler with nothing behind it has no end: that is told.
+ */
+function isTerminal({ job, running }: FlowQuestion, component: Component, port: Port, line: AssembledLine): boolean {
   if (port.openEnd) return false;
-  const node = job.graph.nodes.get(component.id);
-  if (node?.part) return node.part.body === undefined || node.part.body.passages.length === 0;
-  if (!PASSING.includes(component.kind)) return true;
-  return portsInUse(node!, job.lines, fluidGroup(line)).length < 2;
+  const part = job.graph.nodes.get(component.id)?.part;
+  if (part ? !part.body || part.body.passages.length === 0 : !PASSING.includes(component.kind)) return true;
+  return job.lines.some(
+    (other) =>
+      other !== line &&
+      fluidGroup(other) === fluidGroup(line) &&
+      [other.portA, other.portB].some((end) => end.component.id === component.id) &&
+      dutyOf(other, running).figures.drive === 'fall',
+  );
 }
 
 function fluidGroup({ line }: Pick<AssembledLine, 'line'>): string {

@@ -12,6 +12,7 @@ import {
   type ShopCommandOf,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
+import type { Entity, Rows } from '../database/entities.js';
 import { fromJson } from '../database/from-json.js';
 import { lockRows, writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
@@ -36,11 +37,11 @@ function run(trx: Knex.Transaction, command: ShopCommand): Promise<Written> {
     case 'edit-part':
       return editPart(trx, command);
     case 'set-weights':
-      return setWeights(trx, command);
+      return setRow(trx, 'weights', command.version, { weights: command.weights }, 'Set what counts when ways are ranked');
     case 'set-seal-rules':
-      return setSealRules(trx, command);
+      return setRow(trx, 'sealRules', command.version, { rules: command.rules }, 'Set which seals are taken');
     case 'set-flow-rules':
-      return setFlowRules(trx, command);
+      return setRow(trx, 'flowRules', command.version, { rules: command.rules }, 'Set what flow is reckoned with');
   }
 }
 
@@ -100,41 +101,27 @@ function tidied(entry: PartEntry): PartEntry {
   return code === undefined ? entry : ({ ...entry, part: { ...entry.part, code: code.trim() } } as PartEntry);
 }
 
-/** @throws {AppError} conflict, with the weights as they stand */
-async function setWeights(trx: Knex.Transaction, { version, weights }: ShopCommandOf<'set-weights'>): Promise<Written> {
-  const id = 'chain-weights';
-  const before = (await lockRows(trx, 'weights', [id])).get(id);
-  if ((before?.version ?? 0) !== version)
-    throw new AppError('conflict', undefined, { current: before ?? { id, weights: usualWeights, version: 0 } });
-  const row = { id, weights, version: version + 1 } as const;
-  await writeRows(trx, { made: before ? [] : [{ type: 'weights', row }], changed: before ? [{ type: 'weights', row }] : [], gone: [] });
-  return {
-    label: 'Set what counts when ways are ranked',
-    before: before ? [{ type: 'weights', row: before }] : [],
-    after: [{ type: 'weights', row }],
-  };
-}
+/** Rows of which the shop has one each, and what stands while nobody has set it. */
+const usualRows = {
+  weights: { id: 'chain-weights', weights: usualWeights, version: 0 },
+  sealRules: { id: 'seal-rules', rules: usualSealRules, version: 0 },
+  flowRules: { id: 'flow-rules', rules: usualFlowRules, version: 0 },
+} as const;
 
-/** @throws {AppError} conflict, with the rules as they stand */
-async function setSealRules(trx: Knex.Transaction, { version, rules }: ShopCommandOf<'set-seal-rules'>): Promise<Written> {
-  const id = 'seal-rules';
-  const before = (await lockRows(trx, 'sealRules', [id])).get(id);
-  if ((before?.version ?? 0) !== version)
-    throw new AppError('conflict', undefined, { current: before ?? { id, rules: usualSealRules, version: 0 } });
-  const row = { type: 'sealRules', row: { id, rules, version: version + 1 } } as const;
+/** @throws {AppError} conflict, with the row as it stands */
+async function setRow<T extends keyof typeof usualRows>(
+  trx: Knex.Transaction,
+  type: T,
+  version: number,
+  set: Partial<Rows[T]>,
+  label: string,
+): Promise<Written> {
+  const usual = usualRows[type];
+  const before = (await lockRows(trx, type, [usual.id])).get(usual.id);
+  if ((before?.version ?? 0) !== version) throw new AppError('conflict', undefined, { current: before ?? usual });
+  const row = { type, row: { ...usual, ...set, version: version + 1 } } as Entity;
   await writeRows(trx, { made: before ? [] : [row], changed: before ? [row] : [], gone: [] });
-  return { label: 'Set which seals are taken', before: before ? [{ type: 'sealRules', row: before }] : [], after: [row] };
-}
-
-/** @throws {AppError} conflict, with the rules as they stand */
-async function setFlowRules(trx: Knex.Transaction, { version, rules }: ShopCommandOf<'set-flow-rules'>): Promise<Written> {
-  const id = 'flow-rules';
-  const before = (await lockRows(trx, 'flowRules', [id])).get(id);
-  if ((before?.version ?? 0) !== version)
-    throw new AppError('conflict', undefined, { current: before ?? { id, rules: usualFlowRules, version: 0 } });
-  const row = { type: 'flowRules', row: { id, rules, version: version + 1 } } as const;
-  await writeRows(trx, { made: before ? [] : [row], changed: before ? [row] : [], gone: [] });
-  return { label: 'Set what flow is reckoned with', before: before ? [{ type: 'flowRules', row: before }] : [], after: [row] };
+  return { label, before: before ? [{ type, row: before } as Entity] : [], after: [row] };
 }
 
 function sound(entry: PartEntry): void {

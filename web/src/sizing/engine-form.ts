@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { CommandError, oilOf, oils, viscosityIndex, type Job, type OilId, type Running } from '@gewinde/core';
+import { CommandError, oilOf, oils, viscosityIndex, type Job, type OilId, type QuantityKind, type Running } from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { type Choice, ChoiceField } from '../shared/choice-field';
@@ -9,22 +9,23 @@ import { RowForm } from '../shared/row-form';
 import { maybe, saidWith } from './flow-row';
 
 type OilChoice = OilId | 'sheet' | null;
-const plainFields = [
-  'coldC',
-  'hottestC',
-  'idleBar',
-  'fullBar',
-  'idleRevs',
-  'mostRevs',
-  'pumpLpm',
-  'powerKw',
-  'plannedKw',
-  'plannedRevs',
-  'sumpL',
-  'canL',
-  'airC',
-] as const;
-type Plain = (typeof plainFields)[number];
+/** Figures of the engine in the order in which they are asked for; bounds in the base unit. */
+const fields = [
+  { name: 'coldC', label: 'Cold start', kind: 'temperature', least: -60, most: 250 },
+  { name: 'hottestC', label: 'Hottest', kind: 'temperature', least: -60, most: 250 },
+  { name: 'idleBar', label: 'Gallery, hot idle', kind: 'pressure', least: 0, most: 400 },
+  { name: 'fullBar', label: 'Gallery, most revs', kind: 'pressure', least: 0, most: 400 },
+  { name: 'idleRevs', label: 'Idle', kind: 'revs', least: 1, most: 30_000 },
+  { name: 'mostRevs', label: 'Most revs', kind: 'revs', least: 1, most: 30_000 },
+  { name: 'pumpLpm', label: 'Oil pump, most revs', kind: 'flow', least: 0.01, most: 100_000 },
+  { name: 'powerKw', label: 'Power', kind: 'power', least: 1, most: 5000 },
+  { name: 'plannedKw', label: 'Planned power', kind: 'power', least: 1, most: 5000 },
+  { name: 'plannedRevs', label: 'Planned revs', kind: 'revs', least: 1, most: 30_000 },
+  { name: 'sumpL', label: 'Engine takes', kind: 'volume', least: 0.05, most: 1000 },
+  { name: 'canL', label: 'Sold in cans of', kind: 'volume', least: 0.05, most: 1000 },
+  { name: 'airC', label: 'Air at the cooler', kind: 'temperature', least: -60, most: 250 },
+] as const satisfies readonly { name: keyof Running; label: string; kind: QuantityKind; least: number; most: number }[];
+type Plain = (typeof fields)[number]['name'];
 
 /** What runs in the engine of the job: its oil, its temperatures, pressures, power. What is left empty is not known. */
 @Component({
@@ -38,6 +39,7 @@ export class EngineForm {
   private readonly store = inject(JobStore);
   protected readonly preferences = inject(Preferences);
   private readonly job = computed(() => this.store.document()?.job);
+  protected readonly fields = fields;
   protected readonly oilChoices: readonly Choice<OilChoice>[] = [
     { value: null, name: 'not said' },
     ...oils.map(({ id, name }) => ({ value: id as OilId, name })),
@@ -102,7 +104,7 @@ type Shown = { oil: OilChoice; v40: number | null; v100: number | null; density1
 function shownOf(running: Running): Shown {
   const { oil } = running;
   const sheet = oil && 'v40' in oil ? oil : undefined;
-  const plain = Object.fromEntries(plainFields.map((f) => [f, running[f] ?? null])) as Record<Plain, number | null>;
+  const plain = Object.fromEntries(fields.map(({ name }) => [name, running[name] ?? null])) as Record<Plain, number | null>;
   return {
     oil: oil ? (sheet ? 'sheet' : (oil as { grade: OilId }).grade) : null,
     v40: sheet?.v40 ?? null,
