@@ -11,6 +11,7 @@ export * from './hose/index.js';
 export * from './supplies/index.js';
 export * from './job/index.js';
 export * from './commands/index.js';
+export * from './stock/index.js';
 export * from './lines/index.js';
 export * from './flow/index.js';
 export * from './drawing/index.js';

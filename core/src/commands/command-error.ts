@@ -1,5 +1,15 @@
 export type CommandErrorCode =
-  'not-found' | 'conflict' | 'same-port' | 'port-in-use' | 'component-in-use' | 'bad-value' | 'too-many' | 'id-taken';
+  | 'not-found'
+  | 'conflict'
+  | 'not-enough'
+  | 'wrong-order'
+  | 'price-changed'
+  | 'same-port'
+  | 'port-in-use'
+  | 'component-in-use'
+  | 'bad-value'
+  | 'too-many'
+  | 'id-taken';
 
 /** A command that cannot be carried out: why, in plain words, and which field it is about. */
 export class CommandError extends Error {

@@ -17,7 +17,8 @@ export interface Contract<Params = unknown, Query = unknown, Body = unknown, Ans
   /** Largest body taken in, bytes, where the usual limit is too small. */
   readonly bodyLimit?: number;
   /** What the answer is, where it is not JSON. */
-  readonly type?: 'text/csv; charset=utf-8' | 'text/event-stream; charset=utf-8';
+  readonly type?:
+    'text/csv; charset=utf-8' | 'text/event-stream; charset=utf-8' | 'application/pdf' | 'image/svg+xml' | 'application/xml; charset=utf-8';
   /** What the schemas say, as types, worked out once; there is nothing here when the program runs. */
   readonly [stated]?: { readonly params: Params; readonly query: Query; readonly body: Body; readonly answer: Answer };
 }

@@ -1,4 +1,13 @@
 import { CataloguePartSchema, jobEntities, type EntityEntry } from '../job/index.js';
+import {
+  CutMadeSchema,
+  LengthSchema,
+  OfferSchema,
+  PurchaseOrderSchema,
+  StockSchema,
+  StoreRulesRowSchema,
+  SupplierSchema,
+} from '../stock/index.js';
 import { FlowRulesRowSchema, SealRulesRowSchema, WeightsRowSchema } from './shop-contracts.js';
 
 /** Every type of row the app keeps and changes: those of a job, and those that all jobs share. */
@@ -29,6 +38,42 @@ export const entities = {
     undo: 'taken back',
     fields: { rules: 'what flow is reckoned with' },
   },
+  supplier: {
+    schema: SupplierSchema,
+    parent: null,
+    one: 'supplier',
+    many: 'suppliers',
+    undo: 'taken back',
+    fields: {
+      name: 'name',
+      currency: 'money',
+      euros: 'in euros',
+      carriageMinor: 'carriage',
+      freeFromMinor: 'no carriage from',
+      leadDays: 'lead days',
+    },
+  },
+  offer: {
+    schema: OfferSchema,
+    parent: 'supplier',
+    one: 'offer',
+    many: 'offers',
+    undo: 'taken back',
+    fields: { code: 'code', holds: 'what is in it', prices: 'prices', leadDays: 'lead days' },
+  },
+  storeRules: {
+    schema: StoreRulesRowSchema,
+    parent: null,
+    one: 'set of store rules',
+    many: 'sets of store rules',
+    undo: 'taken back',
+    fields: { rules: 'how it is cut, kept and bought' },
+  },
+  // what is kept, cut and ordered is a record: it is countered by another movement, never taken back
+  stock: { schema: StockSchema, parent: 'part', one: 'shelf', many: 'shelves', undo: 'countered', fields: {} },
+  length: { schema: LengthSchema, parent: 'part', one: 'length of hose', many: 'lengths of hose', undo: 'countered', fields: {} },
+  cut: { schema: CutMadeSchema, parent: 'job', one: 'piece cut', many: 'pieces cut', undo: 'countered', fields: {} },
+  order: { schema: PurchaseOrderSchema, parent: 'supplier', one: 'order', many: 'orders', undo: 'countered', fields: {} },
 } as const satisfies Record<string, EntityEntry>;
 
 export type EntityType = keyof typeof entities;

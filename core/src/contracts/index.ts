@@ -16,3 +16,5 @@ export {
 export { benchContracts } from './bench-contracts.js';
 export { liveContracts, type LiveMessage } from './live-contracts.js';
 export { entities, type EntityType } from './entities.js';
+export { stockContracts, type OfferPreview } from './stock-contracts.js';
+export { planContracts } from './plan-contracts.js';

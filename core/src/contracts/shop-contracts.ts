@@ -12,6 +12,7 @@ import {
   type PartEntry,
   type PartSection,
 } from '../job/index.js';
+import { stockCommandSchemas, stockEntityNames, stockEntitySchemas, type StockCommand } from '../stock/index.js';
 import { SealRulesSchema, SupplySchema } from '../supplies/index.js';
 import { bytes, counts, type Frozen, listLimits, OneKindOf, OneOf, without } from '../schema/index.js';
 import { contract } from './contract.js';
@@ -49,6 +50,7 @@ const ShopEntitySchema = OneKindOf(
     Type.Object({ type: Type.Literal('weights'), row: WeightsRowSchema }),
     Type.Object({ type: Type.Literal('sealRules'), row: SealRulesRowSchema }),
     Type.Object({ type: Type.Literal('flowRules'), row: FlowRulesRowSchema }),
+    ...stockEntitySchemas,
   ],
   'ShopEntity',
 );
@@ -57,7 +59,9 @@ export const ShopChangeSchema = Type.Object(
   {
     ...ChangeHead,
     put: Type.Array(ShopEntitySchema),
-    removed: Type.Array(Type.Object({ type: OneOf(['part', 'weights', 'sealRules', 'flowRules']), id: Type.String() })),
+    removed: Type.Array(
+      Type.Object({ type: OneOf(['part', 'weights', 'sealRules', 'flowRules', ...stockEntityNames]), id: Type.String() }),
+    ),
   },
   { title: 'ShopChange' },
 );
@@ -107,8 +111,12 @@ export const shopCommandSchemas = {
   ),
 };
 export type ShopCommandOf<N extends keyof typeof shopCommandSchemas> = Frozen<Static<(typeof shopCommandSchemas)[N]>>;
-export type ShopCommand = { [N in keyof typeof shopCommandSchemas]: ShopCommandOf<N> }[keyof typeof shopCommandSchemas];
-const ShopCommandSchema = Type.Unsafe<ShopCommand>(OneKindOf('do', Object.values(shopCommandSchemas), 'ShopCommand'));
+export type CatalogueCommand = { [N in keyof typeof shopCommandSchemas]: ShopCommandOf<N> }[keyof typeof shopCommandSchemas];
+/** On what all jobs share: catalogue, shop rules, and what is bought, kept and cut. */
+export type ShopCommand = CatalogueCommand | StockCommand;
+const ShopCommandSchema = Type.Unsafe<ShopCommand>(
+  OneKindOf('do', [...Object.values(shopCommandSchemas), ...Object.values(stockCommandSchemas)], 'ShopCommand'),
+);
 
 /** A part with the lines that use it, and the components that are one: these have no line, and their name for its name. */
 export const PartCardSchema = Type.Object(

@@ -19,6 +19,8 @@ export interface CutProblem {
   readonly demand: readonly Demand[];
   /** A remainder that is shorter is waste, and no offcut. */
   readonly leastOffcutMm?: number;
+  /** Where not all pieces fit: as few as can be are left out, or as little of their length. */
+  readonly leaveOut?: 'fewest' | 'shortest';
 }
 
 /** Pieces and lengths that no bench has: told in words, nothing half planned. */
@@ -51,13 +53,14 @@ export interface Grained {
   /** Pieces that no bar holds. */
   readonly tooLong: readonly string[];
   readonly kerf: number;
+  readonly leaveOut: 'fewest' | 'shortest';
 }
 
 /**
  * The problem as it is worked on.
  * @throws {CutFigureError} for lengths that are none, negative counts, ids twice
  */
-export function grained({ stock, kerfMm, demand }: CutProblem): Grained {
+export function grained({ stock, kerfMm, demand, leaveOut = 'fewest' }: CutProblem): Grained {
   if (!(kerfMm >= 0 && Number.isFinite(kerfMm))) throw new CutFigureError(`A kerf of ${kerfMm} mm is none.`, 'kerfMm');
   stock.forEach(({ lengthMm, quantity, id }, i) => {
     if (!(lengthMm > 0 && Number.isFinite(lengthMm)))
@@ -96,6 +99,7 @@ export function grained({ stock, kerfMm, demand }: CutProblem): Grained {
     bars,
     tooLong: asked.filter(([length]) => length > longest).flatMap(([, of]) => ids(of)),
     kerf,
+    leaveOut,
   };
 }
 
@@ -104,6 +108,12 @@ function grouped<T>(list: readonly T[], length: (one: T) => number): [length: nu
   const by = new Map<number, T[]>();
   for (const one of list) by.set(length(one), [...(by.get(length(one)) ?? []), one]);
   return [...by].sort(([a], [b]) => b - a);
+}
+
+/** What it counts to leave a piece of each size out, beside one of the shortest. */
+export function missed({ sizes, leaveOut }: Pick<Grained, 'sizes' | 'leaveOut'>): number[] {
+  const shortest = Math.min(...sizes.map((s) => s.length));
+  return sizes.map((s) => (leaveOut === 'fewest' ? 1 : s.length / shortest));
 }
 
 export function inMm(grains: number): number {

@@ -1,4 +1,5 @@
 import { formatConnector } from '../connectors/index.js';
+import type { MakeUp } from '../seals/index.js';
 import { constructionById, hoseSize, type Hose, type HoseEnd } from '../hose/index.js';
 import { formatPortThread, serviceById } from '../job/index.js';
 import {
@@ -20,6 +21,8 @@ export interface CutTicket {
   readonly hose: string;
   readonly cutMm: number;
   readonly assemblyMm: number;
+  /** As it was taped, seat to seat over the mock-up. */
+  readonly tapedMm?: number;
   /** A hose that is on the car already: how much comes off it. */
   readonly shortenMm?: number;
   readonly provisional: boolean;
@@ -39,6 +42,10 @@ export interface TicketEnd {
   readonly goesTo: string;
   /** What it goes on, in notation. */
   readonly port: string;
+  /** The adapters between the two, from the hose on. */
+  readonly adapters: readonly string[];
+  /** The joints from the hose end to the port, with what each is made up to. */
+  readonly joints: readonly { readonly number: number; readonly words: string; readonly makeUp?: MakeUp }[];
 }
 
 /** A line that cannot be cut yet, and why. */
@@ -96,6 +103,7 @@ function ticketOf(assembled: AssembledLine, at: number, { hose, endA, endB, cut 
     hoseEnd: end.name,
     angleDeg: end.angleDeg,
     ...destination(assembled, at, side),
+    ...between(assembled, at, side),
   });
   return {
     number,
@@ -104,6 +112,7 @@ function ticketOf(assembled: AssembledLine, at: number, { hose, endA, endB, cut 
     hose: `${hoseSize(hose)} ${constructionById(hose.construction).name}`,
     cutMm: cut.cutMm,
     assemblyMm: cut.assemblyMm,
+    ...(cut.as === 'taped' ? { tapedMm: cut.givenMm } : {}),
     ...(cut.shortenMm === undefined ? {} : { shortenMm: cut.shortenMm }),
     provisional: piece.piece.provisional ?? false,
     ends: [ticketEnd('A', endA), ticketEnd('B', endB)],
@@ -127,4 +136,14 @@ function destination({ ways }: AssembledLine, at: number, side: 'A' | 'B'): Pick
       port: there.hoseEnd ? formatConnector(there.hoseEnd.connector) : '',
     };
   return { goesTo: next.fitting.name, port: formatConnector(next.fitting.ends[side === 'A' ? next.outEnd : next.inEnd]!) };
+}
+
+/** What stands between an end of a hose and what it goes to, from the hose on. */
+function between({ ways, joints }: AssembledLine, at: number, side: 'A' | 'B'): Pick<TicketEnd, 'adapters' | 'joints'> {
+  const way = side === 'A' ? at : at + 1;
+  const fromPort = (ways[way]!.fittings ?? []).map((p) => p.fitting.name);
+  const own = joints
+    .filter((j) => j.way === way && !j.branch)
+    .map(({ number, parts, mating: { makeUp } }) => ({ number, words: parts.join(' on '), ...(makeUp ? { makeUp } : {}) }));
+  return side === 'A' ? { adapters: fromPort.reverse(), joints: own.reverse() } : { adapters: fromPort, joints: own };
 }

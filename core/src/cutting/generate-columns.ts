@@ -1,4 +1,4 @@
-import { inMm, type Grained } from './cut-problem.js';
+import { inMm, missed, type Grained } from './cut-problem.js';
 import type { Plan } from './first-plan.js';
 import type { Mip, MipSolver } from './mip.js';
 import { bestPatterns, greatestCommon, gridOf, type Pattern } from './patterns.js';
@@ -24,7 +24,7 @@ export function coverProgram(problem: Grained, patterns: readonly Pattern[], who
   return {
     minimise: new Map([
       ...patterns.map((p, i) => [names[i]!, inMm(bars[p.bar]!.length)] as const),
-      ...sizes.map((_, i) => [`u${i}`, unmetCost] as const),
+      ...missed(problem).map((times, i) => [`u${i}`, unmetCost * times] as const),
     ]),
     rows: [
       ...sizes.map((s, i) => ({ name: `c${i}`, terms: terms((p) => p.counts[i]!).set(`u${i}`, 1), is: '>=' as const, than: s.wanted })),

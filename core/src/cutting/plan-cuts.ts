@@ -1,4 +1,4 @@
-import { grained, inMm, type CutProblem, type Grained } from './cut-problem.js';
+import { grained, inMm, missed, type CutProblem, type Grained } from './cut-problem.js';
 import { firstPlan, type Plan } from './first-plan.js';
 import { coverProgram, generateColumns } from './generate-columns.js';
 import { longestRemainder } from './longest-remainder.js';
@@ -94,7 +94,8 @@ function usedBy({ bars }: Grained, { patterns }: Plan): number {
 }
 
 function betterOf(work: Grained, a: Plan, b: Plan): Plan {
-  const unmet = ({ unmet: list }: Plan): number => list.reduce((sum, n) => sum + n, 0);
+  const times = missed(work);
+  const unmet = ({ unmet: list }: Plan): number => list.reduce((sum, n, i) => sum + n * times[i]!, 0);
   return unmet(b) < unmet(a) || (unmet(b) === unmet(a) && usedBy(work, b) < usedBy(work, a)) ? b : a;
 }
 

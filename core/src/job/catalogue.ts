@@ -58,6 +58,11 @@ export function findHoseEnd({ hoseEnds }: Pick<Catalogue, 'hoseEnds'>, id: strin
   return byId(hoseEnds, id);
 }
 
+/** The supply with this id. */
+export function findSupply({ supplies }: Pick<Catalogue, 'supplies'>, id: string | null): Supply | undefined {
+  return byId(supplies, id);
+}
+
 /** The hoses of one construction and size, `-10` or `16 mm`, as different makers have them. */
 export function hosesOfSize({ hoses }: Pick<Catalogue, 'hoses'>, construction: string, size: string): Hose[] {
   return hoses.filter((h) => !h.retired && h.construction === construction && hoseSize(h) === size);

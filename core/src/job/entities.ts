@@ -23,7 +23,14 @@ export const jobEntities = {
     one: 'job',
     many: 'jobs',
     undo: 'taken back',
-    fields: { number: 'number', name: 'name', description: 'description', archived: 'archived', running: 'what flows' },
+    fields: {
+      number: 'number',
+      name: 'name',
+      description: 'description',
+      archived: 'archived',
+      running: 'what flows',
+      neededBy: 'needed by',
+    },
   },
   component: {
     schema: ComponentSchema,

@@ -20,6 +20,7 @@ export {
   findFitting,
   findHose,
   findHoseEnd,
+  findSupply,
   hosesOfSize,
   type Catalogue,
 } from './catalogue.js';
@@ -33,6 +34,9 @@ export {
   headOf,
   partSections,
   sectionOf,
+  soldByLength,
+  cutToLength,
+  agesOnTheRack,
   writtenField,
   type PartHead,
   type PartSection,
@@ -70,3 +74,4 @@ export { newsOf, receive, replicaOf, type Progress, type Replica } from './repli
 export { partsNamedBy, partsNamedIn } from './parts-named.js';
 export { bestFound, findablesOf, hasWords, searchWords, wordsIn, type Findable } from './find-in-job.js';
 export * from './file/index.js';
+export { labelCode, readLabelCode, type LabelRead } from './label-code.js';

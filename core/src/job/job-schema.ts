@@ -2,7 +2,7 @@ import { Type, type Static } from 'typebox';
 import { ChainLinkSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
 import { EndIndex, FittingSchema } from '../fittings/index.js';
-import { letters, OneOf } from '../schema/index.js';
+import { letters, OneOf, Day } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
 import { ComponentFlowSchema, RunningSchema } from './flow-schema.js';
 import { PortThreadFields } from './port-thread.js';
@@ -15,6 +15,8 @@ export const JobFields = Type.Object(
     description: Note,
     archived: Type.Boolean(),
     running: Type.Optional(RunningSchema),
+    /** The day by which it must all be there; null takes it away. */
+    neededBy: Type.Optional(Type.Union([Day, Type.Null()])),
   },
   { additionalProperties: false },
 );

@@ -1,7 +1,7 @@
 import { formatConnector, type Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import { hoseEndFields, hoseFields, supplyKind, supplyKinds, type PartField, type Supply, type SupplyKindId } from '../supplies/index.js';
-import type { Catalogue } from './catalogue.js';
+import { findFitting, findHose, findHoseEnd, findSupply, type Catalogue } from './catalogue.js';
 import type { PartEntry } from './catalogue-part.js';
 
 /** The sections of the store: fittings, hoses, hose ends, and a section a kind of supply. */
@@ -82,11 +82,30 @@ export function entriesIn(catalogue: Catalogue, section: PartSection): PartEntry
 
 /** The entry with an id, of whatever kind. */
 export function findEntry(catalogue: Catalogue, id: string): PartEntry | undefined {
-  for (const { id: section } of partSections) {
-    const found = entriesIn(catalogue, section).find((entry) => entry.part.id === id);
-    if (found) return found;
-  }
-  return undefined;
+  const fitting = findFitting(catalogue, id);
+  if (fitting) return { kind: 'fitting', part: fitting };
+  const hose = findHose(catalogue, id);
+  if (hose) return { kind: 'hose', part: hose };
+  const end = findHoseEnd(catalogue, id);
+  if (end) return { kind: 'hose end', part: end };
+  const supply = findSupply(catalogue, id);
+  return supply && { kind: 'supply', part: supply };
+}
+
+/** Is it sold and cut by its length: its price is for a metre. */
+export function soldByLength(entry: PartEntry): boolean {
+  return cutToLength(sectionOf(entry));
+}
+
+/** Does it age on the rack: hose does, tube of metal and sleeve do not. */
+export function agesOnTheRack(entry: PartEntry): boolean {
+  return entry.kind === 'hose' && !entry.part.construction.endsWith('-tube');
+}
+
+/** Are the parts of a section cut to length. */
+export function cutToLength(section: PartSection): boolean {
+  if (section === 'fitting' || section === 'hose end') return false;
+  return section === 'hose' || supplyKind(section).byLength === true;
 }
 
 /** Those of a section whose name, code, id, supplier or figures have all the words. */

@@ -18,7 +18,7 @@ import {
 import { fluidIds } from '../fluids/index.js';
 import type { PartField } from '../supplies/index.js';
 import { checkPart, type PartEntry } from './catalogue-part.js';
-import { entryFrom, fieldsOf, figuresIn, headOf, writtenField, type PartHead, type PartSection } from './part-sections.js';
+import { entryFrom, fieldsOf, figuresIn, headOf, writtenField, type PartHead, type PartSection, cutToLength } from './part-sections.js';
 
 export type PlainSection = Exclude<PartSection, 'fitting'>;
 /** Which column of the file is which, by its id. */
@@ -70,13 +70,14 @@ export function plainColumns(section: PlainSection): PlainColumn[] {
     ...fieldsOf(section).map(fieldColumn),
     head(
       'priceMinor',
-      section === 'hose' ? 'price a metre' : 'price',
+      cutToLength(section) ? 'price a metre' : 'price',
       `price, net, net price, unit price, cost, ${pricesIn.join(', ')}`,
       readMoney,
       (minor: number) => (minor / 100).toFixed(2),
     ),
     head('listed', 'listed price', 'price listed, foreign price', readListed, formatListed),
-    head('shelf', 'on shelf', 'shelf, stock, quantity, qty', readWhole),
+    // what is cut is kept by its lengths, and said on the rack
+    ...(cutToLength(section) ? [] : [head('shelf', 'on shelf', 'shelf, stock, quantity, qty', readWhole)]),
     head('leadDays', 'lead days', 'lead, lead time, delivery, delivery days', readWhole),
     head('source', 'source', 'note, remark', readWords(letters.partSource)),
   ];

@@ -1,6 +1,6 @@
 import type { Hose, HoseEnd } from '../hose/index.js';
 import type { Fitting } from '../fittings/index.js';
-import { findFitting, fluidOf, type Line, type ServiceId } from '../job/index.js';
+import { findEntry, findFitting, fluidOf, type Line, type PartEntry, type ServiceId } from '../job/index.js';
 import { holds, sensorMove, type AssembledJob } from '../lines/index.js';
 import type { SealantPlace } from '../seals/index.js';
 import { figureOf, specify, supplyKind, type SealUse } from '../supplies/index.js';
@@ -28,6 +28,9 @@ export interface PartRow {
   /** For one piece, or for a metre of hose; undefined where the catalogue has none. */
   readonly unitPriceMinor?: number;
   readonly priceMinor?: number;
+  /** On the shelf, full metres of hose; and the days until more is there. Absent where nobody has said. */
+  readonly shelf?: number;
+  readonly leadDays?: number;
   /** Numbers of the lines that use it. */
   readonly lines: readonly number[];
   /** Names of the components that it is. */
@@ -111,7 +114,7 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
     (a, b) => partGroups.indexOf(a.group) - partGroups.indexOf(b.group) || a.name.localeCompare(b.name, 'en', { numeric: true }),
   );
   return {
-    rows: list,
+    rows: list.map((row) => ({ ...row, ...keptOf(findEntry(catalogue, row.id)) })),
     totalMinor: list.reduce((sum, row) => sum + (row.priceMinor ?? 0), 0),
     unpriced: list.filter((row) => row.priceMinor === undefined).length,
     incomplete,
@@ -137,6 +140,11 @@ function madeUp(
     quantity: 1,
     unit: 'pc',
   };
+}
+
+function keptOf(entry: PartEntry | undefined): Pick<PartRow, 'shelf' | 'leadDays'> {
+  const { shelf, leadDays } = entry?.part ?? {};
+  return { ...(shelf === undefined ? {} : { shelf }), ...(leadDays === undefined ? {} : { leadDays }) };
 }
 
 function priced(unitPriceMinor: number | undefined): { unitPriceMinor?: number } {

@@ -29,6 +29,11 @@ export const letters = {
   apprentice: 60,
   drillAnswer: 40,
   search: 120,
+  /** Where a thing lies: `shelf 2, bay 4`. */
+  place: 60,
+  initials: 12,
+  /** `PO-0012`, `2403-L4/2`, `H-0031`. */
+  paperNumber: 40,
 } as const;
 export type TextLimit = keyof typeof letters;
 
@@ -52,6 +57,20 @@ export const counts = {
   hosesOfFile: 500,
   hoseEndsOfFile: 1000,
   jobsOfPage: 100,
+  pricesOfOffer: 12,
+  partsOfOffer: 80,
+  linesOfOrder: 400,
+  deliveriesOfOrder: 60,
+  checksOfLine: 12,
+  jobsOfOrder: 20,
+  jobsOnStock: 60,
+  /** Problems of one request for plans, and what stands in each. */
+  cutProblems: 60,
+  cutStock: 400,
+  cutDemand: 600,
+  planOffers: 3000,
+  planNeeds: 600,
+  planSuppliers: 60,
 } as const;
 
 /** A list of parts as a spreadsheet writes it. */

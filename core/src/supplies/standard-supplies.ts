@@ -8,6 +8,16 @@ const RING_COMPOUNDS = ['fkm', 'nbr', 'hnbr', 'epdm'] as const;
 /** Those of faces, which meet oil: EPDM never does. */
 const FACE_COMPOUNDS = ['fkm', 'nbr'] as const;
 const DASHES = [3, 4, 5, 6, 8, 10, 12, 16];
+/** Heat sleeves as they are woven, by the bore, mm. Common sizes, from memory. */
+const SLEEVES = [10, 13, 16, 19, 22, 25, 29, 32, 38, 44, 51];
+/** Heat shrink at three to one: as it comes and shrunk, mm. Common sizes, from memory. */
+const SHRINKS = [
+  [12, 4],
+  [19, 6],
+  [26, 9],
+  [39, 13],
+  [52, 17],
+] as const;
 const FLANGES = familyById('flange').sizes;
 /** Every size of hose that goes over a barb or a bead. */
 const CLAMPED = [...new Set(['barb', 'bead'].flatMap((family) => familyById(family).sizes))];
@@ -15,7 +25,7 @@ const BULKHEADS = familyById('bulkhead').sizes;
 
 /** The seals and consumables that the joints of the standard fittings ask for, without prices. */
 export function standardSupplies(): Supply[] {
-  return [...rings(), ...washers(), ...gaskets(), ...clamps(), ...sealantsAndSuch()];
+  return [...rings(), ...washers(), ...gaskets(), ...clamps(), ...sleeves(), ...sealantsAndSuch()];
 }
 
 function rings(): Supply[] {
@@ -100,6 +110,24 @@ function clamps(): Supply[] {
       source: 'SAE J1508, from memory',
     };
   });
+}
+
+function sleeves(): Supply[] {
+  const woven = SLEEVES.map((insideMm): Supply => ({
+    id: `sleeve ${insideMm}`,
+    kind: 'sleeve',
+    name: `Heat sleeve ${insideMm} mm, glass with silicone`,
+    figures: { insideMm, material: 'glass with silicone', minC: -50, maxC: 250 },
+    source: 'common sizes, from memory; the maker goes first',
+  }));
+  const shrinks = SHRINKS.map(([insideMm, shrunkMm]): Supply => ({
+    id: `shrink ${insideMm}`,
+    kind: 'shrink',
+    name: `Heat shrink ${insideMm} to ${shrunkMm} mm, with adhesive`,
+    figures: { insideMm, shrunkMm, material: 'polyolefin', minC: -55, maxC: 125 },
+    source: 'common sizes, from memory; the maker goes first',
+  }));
+  return [...woven, ...shrinks];
 }
 
 function sealantsAndSuch(): Supply[] {

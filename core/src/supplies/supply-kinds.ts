@@ -9,6 +9,8 @@ export interface SupplyKind {
   /** Where it stands on the parts list. */
   readonly group: 'seals' | 'clamps and sealant' | 'hose' | 'adapters';
   readonly fields: readonly PartField[];
+  /** Cut to length, and sold by the metre. */
+  readonly byLength?: true;
 }
 
 const mm = (name: string, label: string, required = false): PartField => ({
@@ -90,13 +92,29 @@ const table = [
     group: 'clamps and sealant',
     fields: [size, mm('fromMm', 'Closes from'), mm('toMm', 'Opens to'), material],
   },
-  { id: 'sleeve', one: 'sleeve', many: 'sleeves', group: 'hose', fields: [mm('insideMm', 'Inside diameter', true), material, ...heat] },
+  {
+    id: 'sleeve',
+    one: 'sleeve',
+    many: 'sleeves',
+    group: 'hose',
+    byLength: true,
+    fields: [mm('insideMm', 'Inside diameter', true), material, ...heat],
+  },
+  {
+    id: 'shrink',
+    one: 'heat shrink',
+    many: 'heat shrinks',
+    group: 'hose',
+    byLength: true,
+    fields: [mm('insideMm', 'Inside diameter as it comes', true), mm('shrunkMm', 'Inside diameter shrunk', true), material, ...heat],
+  },
   { id: 'clip', one: 'clip', many: 'clips', group: 'clamps and sealant', fields: [mm('holdsMm', 'Holds a diameter of', true), material] },
   {
     id: 'tube',
     one: 'tube',
     many: 'tubes',
     group: 'hose',
+    byLength: true,
     fields: [
       mm('outsideMm', 'Outside diameter', true),
       mm('wallMm', 'Wall', true),

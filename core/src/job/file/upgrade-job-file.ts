@@ -19,6 +19,8 @@ const steps: Readonly<Record<number, (file: Loose, knownParts: ReadonlySet<strin
   5: (file) => file,
   // what flows in engine, lines and components: all of it optional
   6: (file) => file,
+  // the day by which it is needed, optional
+  7: (file) => file,
 };
 
 /** A file of an earlier version as the newest one says it. */

@@ -1,0 +1,251 @@
+import fc from 'fast-check';
+import { catalogue, feed, jobOf } from '../../testing/sample-job.js';
+import { RING, needsOf, offer, room } from '../../testing/stockroom.js';
+import type { HoseLength } from '../stock/index.js';
+import {
+  carryOne,
+  eitherOr,
+  kitCheck,
+  madeHosesFor,
+  offersFor,
+  sparesSet,
+  substitutesFor,
+  type CasePart,
+  type PossibleCase,
+} from './index.js';
+
+describe('what stands in for a part', () => {
+  it('has the same ends, kind and angle, and says what is other; a seal has nothing beside it', () => {
+    const steel = catalogue.fittings.find((f) => substitutesFor(f.id, catalogue).length > 0);
+    if (steel) for (const s of substitutesFor(steel.id, catalogue)) expect(s.differs.length).toBeGreaterThan(0);
+    const twin = {
+      ...catalogue,
+      fittings: [...catalogue.fittings, { ...catalogue.fittings[0]!, id: 'twin', material: 'steel', shelf: 3 }],
+    };
+    expect(substitutesFor(catalogue.fittings[0]!.id, twin).find((s) => s.part === 'twin')).toMatchObject({
+      shelf: 3,
+      differs: ['steel instead of aluminium'],
+    });
+    expect(substitutesFor(RING, catalogue)).toEqual([]);
+    expect(substitutesFor('nothing', catalogue)).toEqual([]);
+  });
+});
+
+describe('a kit', () => {
+  it('is held against the job: what fits, what not and why, what is left over and missing, and what it costs singly', () => {
+    const holds = [
+      { part: RING, quantity: 5 },
+      { part: 'o-ring nbr AS568-906', quantity: 2 },
+      { part: 'end-ptfe-6-90', quantity: 1 },
+      { part: 'no-such-part', quantity: 1 },
+    ];
+    const needs = needsOf();
+    const single = offersFor([RING], room({ offers: [offer()] }), catalogue);
+    const check = kitCheck({ holds, prices: [{ fromPacks: 1, packMinor: 5000 }] }, needs, single, catalogue);
+    const need = needs.find((n) => n.part === RING)!.toBuy;
+    expect(check.fits).toEqual([expect.objectContaining({ part: RING, used: Math.min(5, need), left: 5 - Math.min(5, need) })]);
+    expect(check.not.map((n) => n.why)).toEqual([
+      expect.stringContaining('compound nbr, not fkm'),
+      expect.stringMatching(/end angle 90°, not \d+°/),
+      expect.stringContaining('The catalogue does not have it'),
+    ]);
+    expect(check.missing.some((m) => m.part === RING)).toBe(need > 5);
+    expect([check.priceMinor, check.singlyMinor]).toEqual([5000, 600]);
+  });
+});
+
+describe('spares', () => {
+  const carried = ['a', 'b', 'c'].map((part) => ({ part, servesAs: [part] }));
+
+  it('restore any one line: of each part the most that any line has', async () => {
+    const lines = [
+      {
+        line: 'L1',
+        needs: [
+          { part: 'a', quantity: 2 },
+          { part: 'b', quantity: 1 },
+        ],
+      },
+      {
+        line: 'L2',
+        needs: [
+          { part: 'a', quantity: 1 },
+          { part: 'c', quantity: 3 },
+        ],
+      },
+    ];
+    expect(await sparesSet(lines, carried)).toEqual({
+      proven: true,
+      parts: [
+        { part: 'a', quantity: 2, lines: ['L1', 'L2'] },
+        { part: 'b', quantity: 1, lines: ['L1'] },
+        { part: 'c', quantity: 3, lines: ['L2'] },
+      ],
+    });
+  });
+
+  it('carry one part for two that it stands in for, and one length of hose as long as the longest', async () => {
+    const lines = [
+      {
+        line: 'L1',
+        needs: [
+          { part: 'a', quantity: 1 },
+          { part: 'hose', quantity: 620 },
+        ],
+      },
+      {
+        line: 'L2',
+        needs: [
+          { part: 'b', quantity: 1 },
+          { part: 'hose', quantity: 900 },
+        ],
+      },
+    ];
+    const set = await sparesSet(lines, [
+      { part: 'a', servesAs: ['a'] },
+      { part: 'b', servesAs: ['b', 'a'] },
+      { part: 'hose', servesAs: ['hose'], byLength: true },
+    ]);
+    expect(set.parts.map((p) => [p.part, p.quantity])).toEqual([
+      ['b', 1],
+      ['hose', 900],
+    ]);
+  });
+
+  it('are no more pieces than any other set that does, by trying all small ones', async () => {
+    const part = fc.constantFrom('a', 'b', 'c');
+    const need = fc.uniqueArray(fc.record({ part, quantity: fc.integer({ min: 1, max: 2 }) }), {
+      minLength: 1,
+      maxLength: 2,
+      selector: (n) => n.part,
+    });
+    await fc.assert(
+      fc.asyncProperty(fc.array(need, { minLength: 1, maxLength: 3 }), fc.subarray(['a', 'b', 'c']), async (needs, also) => {
+        const lines = needs.map((n, i) => ({ line: `L${i}`, needs: n }));
+        const serves = (p: string): string[] => (p === 'a' ? [...new Set(['a', ...also])] : [p]);
+        const set = await sparesSet(
+          lines,
+          ['a', 'b', 'c'].map((p) => ({ part: p, servesAs: serves(p) })),
+        );
+        const does = (x: Record<string, number>): boolean =>
+          needs.every((n) => {
+            const of = (p: string): number => n.find((y) => y.part === p)?.quantity ?? 0;
+            const spare = x['a']! - of('a');
+            const short = ['b', 'c'].map((p) => Math.max(0, of(p) - x[p]!));
+            return (
+              spare >= 0 && short.every((s, i) => s === 0 || also.includes(['b', 'c'][i]!)) && short.reduce((s, y) => s + y, 0) <= spare
+            );
+          });
+        let best = Infinity;
+        for (let a = 0; a <= 4; a++)
+          for (let b = 0; b <= 2; b++) for (let c = 0; c <= 2; c++) if (does({ a, b, c })) best = Math.min(best, a + b + c);
+        expect(set.parts.reduce((sum, p) => sum + p.quantity, 0)).toBe(best);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('name what nobody brings in time and the shelf has not', () => {
+    const needs = ['a', 'b', 'c', 'd'].map((part) => ({ part, spare: part === 'd' ? 1 : 0 }));
+    const offers = [
+      { holds: [{ part: 'a' }], leadDays: 3 },
+      { holds: [{ part: 'b' }], leadDays: 12 },
+    ];
+    expect(carryOne(needs, offers, (p) => (p === 'c' ? 1 : 0), 7)).toEqual(['b']);
+  });
+});
+
+describe('while it is not certain', () => {
+  const one = (id: string, share: number, ...parts: string[]): PossibleCase => ({
+    id,
+    name: id,
+    share,
+    parts: parts.map((part) => ({ part, quantity: 1 })),
+  });
+  const cost = (part: string, priceMinor: number, leadDays = 3, lostWhenReturned = 100): CasePart => ({
+    part,
+    priceMinor,
+    leadDays,
+    lostWhenReturned,
+  });
+
+  it('what all cases share is bought at once; the rest where waiting costs more than sending back', () => {
+    const cases = [one('npt', 0.7, 'common', 'a'), one('bspt', 0.3, 'common', 'b')];
+    const parts = [cost('common', 1000), cost('a', 800), cost('b', 800)];
+    const dear = eitherOr(cases, parts, 5000);
+    expect(dear.best.ready).toEqual(['npt', 'bspt']);
+    expect(dear.best).toMatchObject({ nowMinor: 2600, expectedMinor: 1900, worstDays: 0 });
+    expect(dear.waiting).toMatchObject({ nowMinor: 1000, expectedMinor: 1000 + 800 + 3 * 5000, worstDays: 3 });
+    const cheap = eitherOr(cases, parts, 0);
+    expect(cheap.best).toMatchObject({ ready: [], nowMinor: 1000 });
+  });
+
+  it('what nobody takes back is lost, and only the likeliest is bought where the other hardly ever comes', () => {
+    const cases = [one('x', 0.95, 'a'), one('y', 0.05, 'b')];
+    const { best } = eitherOr(cases, [cost('a', 500, 2, 500), cost('b', 20_000, 2, 20_000)], 1000);
+    expect(best).toMatchObject({ ready: ['x'], worstDays: 2 });
+  });
+
+  it('the best is no dearer than to wait or to be ready for all, and every case is covered in the end', () => {
+    const parts = ['a', 'b', 'c'];
+    const given = fc.array(fc.record({ share: fc.double({ min: 0, max: 1, noNaN: true }), of: fc.subarray(parts, { minLength: 1 }) }), {
+      minLength: 1,
+      maxLength: 4,
+    });
+    fc.assert(
+      fc.property(given, fc.nat(9000), (cases, day) => {
+        const { best, waiting, all } = eitherOr(
+          cases.map((c, i) => one(`c${i}`, c.share, ...c.of)),
+          parts.map((p, i) => cost(p, 100 + 700 * i)),
+          day,
+        );
+        expect(best.expectedMinor).toBeLessThanOrEqual(Math.min(waiting.expectedMinor, all.expectedMinor));
+        expect(all.worstDays).toBe(0);
+      }),
+    );
+    expect(() => eitherOr([], [], 0)).toThrow(RangeError);
+  });
+});
+
+describe('a made hose', () => {
+  it('does for a piece with its hose and ends, either way round, as it is or shortened; one off a car waits to be looked over', () => {
+    const piece = jobOf([feed]).lines[0]!.pieces[0]!;
+    const mm = piece.cut!.assemblyMm;
+    const [a, b] = [piece.endA!.id, piece.endB!.id];
+    const made = (id: string, change: Partial<HoseLength>): HoseLength => ({
+      id,
+      part: piece.hose!.id,
+      kind: 'made',
+      mm,
+      ends: [a, b],
+      since: '2026-01-01',
+      state: 'there',
+      version: 1,
+      ...change,
+    });
+    const found = madeHosesFor(
+      piece,
+      [
+        made('long', { mm: mm + 90 }),
+        made('turned', { ends: [b, a] }),
+        made('short', { mm: mm - 40 }),
+        made('car', { salvaged: true }),
+        made('other ends', { ends: [a, a] }),
+        made('kept', { jobId: 'another' }),
+      ],
+      'job',
+    );
+    expect(found.map((h) => [h.length.id, h.shortenMm, h.reversed, h.ready])).toEqual([
+      ['turned', 0, true, true],
+      ['long', 90, false, true],
+      ['car', 0, false, false],
+    ]);
+    expect(
+      madeHosesFor(
+        { ...piece, piece: { ...piece.piece, source: 'kept' } },
+        found.map((f) => f.length),
+        'job',
+      ),
+    ).toEqual([]);
+  });
+});

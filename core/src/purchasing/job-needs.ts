@@ -1,0 +1,187 @@
+import { connectorKey } from '../connectors/index.js';
+import type { CutWork, GroupPlan } from '../cutting/index.js';
+import { findEntry, findSupply, type Catalogue } from '../job/index.js';
+import type { AssembledJob } from '../lines/index.js';
+import { freeFor, isUnderWay, openPacks, type Stockroom, type StoreRules } from '../stock/index.js';
+import { figureOf } from '../supplies/index.js';
+import { netNeed, type NetNeed } from './net-need.js';
+import { partGroups, partsList, type PartGroup, type PartsList } from './parts-list.js';
+
+/** A part that a job needs, and where it comes from. Quantities in pieces; of what is cut, in millimetres. */
+export interface NeedRow extends NetNeed {
+  readonly name: string;
+  readonly group: PartGroup;
+  readonly unit: 'pc' | 'mm';
+  readonly lines: readonly number[];
+  readonly components: readonly string[];
+  /** Taken off the shelf for the job already; of what stands under the shelf. */
+  readonly issued?: number;
+  /** It is not in the catalogue: to be found and added, or bought by hand. */
+  readonly unknown?: true;
+  /** Nobody says how many joints a pack of it makes. */
+  readonly packUnknown?: true;
+}
+
+export interface JobNeeds {
+  readonly rows: readonly NeedRow[];
+  /** Lines that are not whole yet: only what is chosen so far is counted. */
+  readonly incomplete: readonly number[];
+}
+
+/**
+ * Everything a job needs with its spares by the rules of the shop, less what the shelf has for it, less what is on its way: seals, sealant by the
+ * pack, hose and sleeve by the cut plan, caps for what stands open meanwhile.
+ */
+export function jobNeeds(
+  job: AssembledJob,
+  work: CutWork,
+  plans: readonly GroupPlan[],
+  room: Pick<Stockroom, 'stock' | 'orders' | 'rules'>,
+): JobNeeds {
+  const list = withoutMade(partsList(job), work, job);
+  const { catalogue, document } = job;
+  const jobId = document.job.id;
+  const planned = new Map(plans.map((p) => [p.part, p]));
+  const rows: Omit<NeedRow, keyof NetNeed>[] = [];
+  const needs: { part: string; quantity: number }[] = [];
+  const put = (part: string, quantity: number, row: Omit<NeedRow, keyof NetNeed>): void => {
+    needs.push({ part, quantity });
+    rows.push(row);
+  };
+  for (const row of list.rows) {
+    if (row.unit === 'mm') continue;
+    const known = findEntry(catalogue, row.id) !== undefined;
+    const perPack = row.unit === 'joint' ? jointsOf(catalogue, row.id) : 1;
+    put(row.id, Math.ceil(row.quantity / (perPack ?? row.quantity)), {
+      name: row.name,
+      group: row.group,
+      unit: 'pc',
+      lines: row.lines,
+      components: row.components,
+      ...(known ? {} : { unknown: true as const }),
+      ...(perPack === undefined ? { packUnknown: true as const } : {}),
+    });
+  }
+  for (const group of work.groups) {
+    const pieces = [...group.toCut, ...group.done.map((d) => d.piece)];
+    put(
+      group.part,
+      pieces.reduce((sum, p) => sum + p.lengthMm, 0),
+      { name: group.name, group: 'hose', unit: 'mm', lines: [...new Set(pieces.map((p) => p.lineNumber))], components: [] },
+    );
+  }
+  for (const cap of capsFor(job, room.rules))
+    put(cap.part, cap.quantity, { ...cap, group: 'clamps and sealant', unit: 'pc', components: [] });
+  const onOrder = comingFor(room.orders, jobId);
+  const shelves = new Map(room.stock.map((s) => [s.part, s]));
+  const issuedOf = (part: string): number => shelves.get(part)?.issued?.find((i) => i.jobId === jobId)?.quantity ?? 0;
+  // what was taken off the shelf for the job counts as if it lay there still
+  const shelf = needs.map(({ part }) => ({
+    part,
+    quantity:
+      issuedOf(part) + freeFor({ onHand: findEntry(catalogue, part)?.part.shelf ?? 0, reserved: shelves.get(part)?.reserved ?? [] }, jobId),
+  }));
+  const pieces = new Set(rows.flatMap((r, i) => (r.unit === 'pc' ? [needs[i]!.part] : [])));
+  const net = netNeed(
+    needs.filter((n) => pieces.has(n.part)),
+    {
+      shelf: shelf.filter((s) => pieces.has(s.part)),
+      onOrder: onOrder.filter((o) => pieces.has(o.part)),
+      spares: needs.map(({ part }, i) => spareOf(part, rows[i]!, job, room.rules)),
+    },
+  );
+  const netOf = new Map(net.map((n) => [n.part, n]));
+  const all = needs.map(({ part, quantity }, i): NeedRow => {
+    const row = rows[i]!;
+    const issued = issuedOf(part);
+    if (row.unit === 'pc') return { ...netOf.get(part)!, ...row, ...(issued > 0 ? { issued } : {}) };
+    return { ...hoseNet(part, quantity, planned.get(part), onOrder), ...row };
+  });
+  return {
+    rows: all.sort(
+      (a, b) => partGroups.indexOf(a.group) - partGroups.indexOf(b.group) || a.name.localeCompare(b.name, 'en', { numeric: true }),
+    ),
+    incomplete: list.incomplete,
+  };
+}
+
+/** A hose that was made already has its ends on: they are not bought again. */
+function withoutMade(list: PartsList, work: CutWork, { lines }: AssembledJob): PartsList {
+  const ends = new Map<string, number>();
+  for (const { piece, made } of work.groups.flatMap((g) => g.done)) {
+    if (made.of !== 'made') continue;
+    const own = lines.find((l) => l.line.id === piece.lineId)?.pieces.find((p) => p.piece.key === piece.piece);
+    for (const end of [own?.endA, own?.endB]) if (end) ends.set(end.id, (ends.get(end.id) ?? 0) + 1);
+  }
+  if (ends.size === 0) return list;
+  const rows = list.rows.map((row) => ({ ...row, quantity: row.quantity - (ends.get(row.id) ?? 0) })).filter((row) => row.quantity > 0);
+  return { ...list, rows };
+}
+
+/** Of hose the cut plan says what is bought: whole packs, less what is on its way. */
+function hoseNet(
+  part: string,
+  needed: number,
+  plan: GroupPlan | undefined,
+  onOrder: readonly { part: string; quantity: number }[],
+): NetNeed {
+  const fresh = plan?.bars.filter((b) => b.kind === 'new') ?? [];
+  const bought = fresh.reduce((sum, b) => sum + b.lengthMm, 0);
+  const coming = Math.min(bought, onOrder.find((o) => o.part === part)?.quantity ?? 0);
+  const fromNew = fresh.reduce((sum, b) => sum + b.pieces.reduce((s, p) => s + p.lengthMm, 0), 0);
+  return { part, needed, spare: 0, fromShelf: needed - fromNew, onOrder: coming, toBuy: bought - coming };
+}
+
+/** What is on its way for a job: of its own orders, and of those for no job in particular. */
+function comingFor(orders: Stockroom['orders'], jobId: string): { part: string; quantity: number }[] {
+  const sums = new Map<string, number>();
+  for (const order of orders) {
+    if (!isUnderWay(order) && order.state !== 'open') continue;
+    if (order.jobIds.length > 0 && !order.jobIds.includes(jobId)) continue;
+    for (const line of order.lines)
+      for (const { part, quantity } of line.holds) sums.set(part, (sums.get(part) ?? 0) + quantity * openPacks(line));
+  }
+  return [...sums].map(([part, quantity]) => ({ part, quantity }));
+}
+
+function jointsOf(catalogue: Catalogue, id: string): number | undefined {
+  const supply = findSupply(catalogue, id);
+  const joints = supply && figureOf(supply, 'joints');
+  return typeof joints === 'number' ? joints : undefined;
+}
+
+function spareOf(
+  part: string,
+  { group }: { readonly group: PartGroup },
+  { catalogue }: AssembledJob,
+  rules: StoreRules,
+): { part: string; least?: number; percent?: number } {
+  if (group === 'seals') return { part, least: rules.spareSealsLeast, percent: rules.spareSealsPercent };
+  const entry = findEntry(catalogue, part);
+  // a pack of sealant or a can of oil is not doubled
+  if (group === 'clamps and sealant')
+    return { part, percent: entry?.kind === 'supply' && ['sealant', 'lubricant'].includes(entry.part.kind) ? 0 : rules.spareSmallPercent };
+  if (entry?.kind === 'hose end' && entry.part.angleDeg > 0) return { part, least: rules.spareBentEnds };
+  return { part };
+}
+
+/** A cap or plug for each end of a hose and each port that stands open until it is built; of the sizes that the catalogue has. */
+function capsFor(
+  { lines, catalogue }: AssembledJob,
+  { caps }: StoreRules,
+): { part: string; name: string; quantity: number; lines: number[] }[] {
+  if (!caps) return [];
+  const made = new Map(catalogue.supplies.filter((s) => s.kind === 'cap' && !s.retired).map((s) => [figureOf(s, 'size'), s]));
+  const sums = new Map<string, { name: string; quantity: number; lines: number[] }>();
+  for (const { line, pieces } of lines)
+    for (const { piece, endA, endB } of pieces)
+      for (const end of [endA, endB]) {
+        if (!end || piece.source === 'kept') continue;
+        const cap = /^flare|^orfs|^orb/.test(connectorKey(end.connector)) ? made.get(`-${end.connector.size}`) : undefined;
+        if (!cap) continue;
+        const sum = sums.get(cap.id) ?? { name: cap.name, quantity: 0, lines: [] };
+        // one on the hose, one on what it goes to
+        sums.set(cap.id, { ...sum, quantity: sum.quantity + 2, lines: [...new Set([...sum.lines, line.number])] });
+      }
+  return [...sums].map(([part, sum]) => ({ part, ...sum }));
+}

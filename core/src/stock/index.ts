@@ -1,0 +1,72 @@
+export {
+  HeldSchema,
+  eurosOf,
+  OfferFields as StockOfferFields,
+  offerProblem,
+  OfferSchema,
+  SupplierFields,
+  supplierProblem,
+  SupplierSchema,
+  type OfferRow,
+  type StockProblem,
+  type SupplierRow,
+} from './supplier-schema.js';
+export {
+  ageInYears,
+  CutMadeSchema,
+  isFree,
+  lengthKinds,
+  toLookOver,
+  type Ageing,
+  LengthFields,
+  LengthSchema,
+  type CutMade,
+  type HoseLength,
+} from './length-schema.js';
+export {
+  AcknowledgementSchema,
+  DeliverySchema,
+  orderStates,
+  PurchaseOrderSchema,
+  type Acknowledgement,
+  type Delivery,
+  type PurchaseLine,
+  type PurchaseOrder,
+} from './order-schema.js';
+export { StoreRulesSchema, usualStoreRules, type StoreRules } from './store-rules.js';
+export {
+  freeFor,
+  moved,
+  moveKinds,
+  reservedFor,
+  shelfId,
+  StockSchema,
+  type Move,
+  type MoveKind,
+  type Shelf,
+  type StockRow,
+} from './move-stock.js';
+export { cutOff, leftAs, takenOff, type Sawn } from './cut-length.js';
+export { acknowledged, gaveUp, isUnderWay, lateLines, openPacks, orderStateWords, orderTotal, received } from './receive-order.js';
+export { incomingChecks, type IncomingCheck } from './incoming-checks.js';
+export {
+  StockEntityNameSchema,
+  stockEntityNames,
+  stockCommandSchemas,
+  type StockCommand,
+  type StockCommandName,
+  type StockCommandOf,
+  type StockEntityName,
+} from './stock-commands.js';
+export {
+  emptyStockroom,
+  noStoreRules,
+  StockEntitySchema,
+  stockEntitySchemas,
+  StoreRulesRowSchema,
+  withStockRows,
+  type StockEntities,
+  type StockEntity,
+  type Stockroom,
+  type StoreRulesRow,
+} from './stockroom.js';

@@ -1,0 +1,95 @@
+import { CommandError } from '../commands/index.js';
+import type { Acknowledgement, Delivery, PurchaseLine, PurchaseOrder } from './order-schema.js';
+
+/** Packs of a line that are still to come. */
+export function openPacks({ packs, receivedPacks, shortPacks = 0 }: PurchaseLine): number {
+  return Math.max(0, packs - receivedPacks - shortPacks);
+}
+
+/** Is it on its way, or part of it. */
+export function isUnderWay({ state }: Pick<PurchaseOrder, 'state'>): boolean {
+  return state === 'sent' || state === 'confirmed' || state === 'part';
+}
+
+/** What the order costs as it stands: at the prices that were confirmed, where they are. */
+export function orderTotal({ lines, carriageMinor, state }: Pick<PurchaseOrder, 'lines' | 'carriageMinor' | 'state'>): number {
+  if (state === 'cancelled') return 0;
+  return lines.reduce((sum, l) => sum + (l.confirmedMinor ?? l.packMinor) * (l.packs - (l.shortPacks ?? 0)), 0) + carriageMinor;
+}
+
+/**
+ * The order as its supplier answered it: what is short, what costs something else, when it comes.
+ * @throws {CommandError} wrong-order, bad-value
+ */
+export function acknowledged(order: PurchaseOrder, answer: Acknowledgement): PurchaseOrder {
+  if (answer.order !== order.number)
+    throw new CommandError('wrong-order', `This answers order ${answer.order}, not ${order.number}. Nothing was taken from it.`, 'order');
+  if (order.state !== 'sent' && order.state !== 'confirmed')
+    throw new CommandError('bad-value', `${order.number} is ${wordsOf(order.state)}: there is nothing to confirm.`, 'state');
+  const answers = new Map(answer.lines.map((l) => [l.key, l]));
+  const unknown = answer.lines.find((l) => !order.lines.some((own) => own.key === l.key));
+  if (unknown)
+    throw new CommandError('bad-value', `${order.number} has no line "${unknown.key}". Nothing was taken from the answer.`, 'lines');
+  const lines = order.lines.map((line): PurchaseLine => {
+    const said = answers.get(line.key);
+    if (!said) return line;
+    if (said.packs > line.packs)
+      throw new CommandError(
+        'bad-value',
+        `${line.name}: ${said.packs} confirmed, ${line.packs} ordered. Nothing was taken from the answer.`,
+        'lines',
+      );
+    return { ...line, confirmedPacks: said.packs, confirmedMinor: said.packMinor, ...(said.due ? { due: said.due } : {}) };
+  });
+  return { ...order, lines, reference: answer.reference, state: 'confirmed' };
+}
+
+/**
+ * The order after a delivery; what is missing stays open, and so does what did not pass its checks.
+ * @param failed lines that are sent back
+ * @throws {CommandError} bad-value
+ */
+export function received(order: PurchaseOrder, delivery: Delivery, failed: ReadonlySet<string> = new Set()): PurchaseOrder {
+  if (!isUnderWay(order))
+    throw new CommandError('bad-value', `${order.number} is ${wordsOf(order.state)}: nothing of it can come in.`, 'state');
+  const came = new Map<string, number>();
+  for (const { key, packs } of delivery.lines) {
+    const line = order.lines.find((l) => l.key === key);
+    if (!line) throw new CommandError('bad-value', `${order.number} has no line "${key}".`, 'lines');
+    came.set(key, (came.get(key) ?? 0) + packs);
+    if (came.get(key)! > openPacks(line))
+      throw new CommandError(
+        'bad-value',
+        `${line.name}: ${came.get(key)} came, ${openPacks(line)} ${openPacks(line) === 1 ? 'is' : 'are'} open. Order what is more, or send it back.`,
+        'lines',
+      );
+  }
+  const lines = order.lines.map((l) => ({ ...l, receivedPacks: l.receivedPacks + (failed.has(l.key) ? 0 : (came.get(l.key) ?? 0)) }));
+  return closed({ ...order, lines, deliveries: [...order.deliveries, delivery], state: 'part' });
+}
+
+/** What will not come any more is given up, and is bought elsewhere. @throws {CommandError} bad-value */
+export function gaveUp(order: PurchaseOrder, key: string): PurchaseOrder {
+  const line = order.lines.find((l) => l.key === key);
+  if (!line || openPacks(line) === 0) throw new CommandError('bad-value', 'Nothing of this line is open.', 'key');
+  const lines = order.lines.map((l) => (l.key === key ? { ...l, shortPacks: (l.shortPacks ?? 0) + openPacks(l) } : l));
+  return closed({ ...order, lines });
+}
+
+/** Complete once nothing is open. */
+function closed(order: PurchaseOrder): PurchaseOrder {
+  return order.lines.every((l) => openPacks(l) === 0) ? { ...order, state: 'complete' } : order;
+}
+
+/** The lines that come later than the job needs them, or whose day has passed. */
+export function lateLines({ lines, neededBy, state }: PurchaseOrder, today: string): PurchaseLine[] {
+  if (!isUnderWay({ state })) return [];
+  return lines.filter((l) => openPacks(l) > 0 && l.due !== undefined && ((neededBy !== undefined && l.due > neededBy) || l.due < today));
+}
+
+function wordsOf(state: PurchaseOrder['state']): string {
+  return { open: 'not sent', sent: 'sent', confirmed: 'confirmed', part: 'partly there', complete: 'complete', cancelled: 'cancelled' }[
+    state
+  ];
+}
+export const orderStateWords = wordsOf;
