@@ -5,6 +5,7 @@ import { benchCutting } from './bench-cutting.mjs';
 import { benchFlow } from './bench-flow.mjs';
 import { benchChains, largeCatalogue } from './bench-chains.mjs';
 import { benchScale } from './bench-scale.mjs';
+import { benchStockroom } from './bench-stockroom.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages } from './needs.mjs';
 import { throwawayServer } from './throwaway-server.mjs';
 
@@ -159,6 +160,7 @@ try {
   const list = core.writeParts(rows);
   await measure('reading a list of 10,000 lines', 5, () => core.readParts(list.rows, core.guessColumns(list.headings), catalogue.fittings));
   await benchScale(core, measure, call, { url, databaseUrl });
+  await benchStockroom(measure, call, { databaseUrl });
 } finally {
   await stop();
 }

@@ -115,9 +115,15 @@ try {
     { name: 'sizing', path: `${line(7)}?show=sizing`, ready: (p) => p.getByRole('img', { name: /^What it takes/ }) },
     { name: 'system', path: `${line(4)}?show=system`, theme: 'dark', ready: (p) => p.getByRole('group', { name: 'Flow diagram' }) },
     { name: 'flow-bench', path: '/flow', ready: (p) => p.getByRole('img') },
-    { name: 'cut', path: `/job/${jobId}/cut`, ready: (p) => p.getByRole('article').first() },
-    { name: 'cut-tablet', path: `/job/${jobId}/cut`, size: { width: 820, height: 1180 }, ready: (p) => p.getByRole('article').first() },
-    { name: 'order', path: `/job/${jobId}/order`, ready: (p) => p.getByRole('rowheader').first() },
+    { name: 'cut', path: `/job/${jobId}/cut`, ready: (p) => p.getByText('proven least') },
+    {
+      name: 'cut-tablet',
+      path: `/job/${jobId}/cut?show=tickets`,
+      size: { width: 820, height: 1180 },
+      ready: (p) => p.getByRole('article').first(),
+    },
+    { name: 'order', path: `/job/${jobId}/order`, ready: (p) => p.getByRole('radio', { name: /least money/ }) },
+    { name: 'rack', path: '/store/rack', ready: (p) => p.getByText('H-0001') },
   ];
   for (const { name, path, theme = 'light', size = { width: 1280, height: 800 }, ready, act } of shots) {
     const context = await browser.newContext({ viewport: size, locale: 'en-GB', timezoneId: 'UTC' });

@@ -15,6 +15,9 @@ import type { App } from './plugins/app-type.js';
 import { serveWeb } from './plugins/web-files.js';
 import { calliperRoutes } from './stand-ins/calliper/calliper-routes.js';
 import { SimulatedCalliper } from './stand-ins/calliper/simulated-calliper.js';
+import { SimulatedLabelPrinter } from './stand-ins/label-printer/label-printer.js';
+import { SimulatedSupplier } from './stand-ins/supplier/simulated-supplier.js';
+import { stockroomRoutes } from './stockroom/stockroom-routes.js';
 import { transferRoutes } from './transfer/transfer-routes.js';
 
 export interface AppOptions {
@@ -54,6 +57,7 @@ export async function buildApp(options: AppOptions): Promise<App> {
   await app.register(transferRoutes, feature);
   await app.register(calliperRoutes, { calliper: new SimulatedCalliper() });
   await app.register(drillRoutes, feature);
+  await app.register(stockroomRoutes, { ...feature, desk: new SimulatedSupplier(), printer: new SimulatedLabelPrinter() });
   await serveWeb(app, webRoot);
   return app;
 }

@@ -126,7 +126,8 @@ export async function startTestApp({ keep = false } = {}): Promise<TestApp> {
 
 /** Lines before the ports they end on; the rest of a job goes with it. Quicker than making every table anew for each file of tests. */
 async function emptyTables(db: Knex): Promise<void> {
-  for (const table of ['job_lines', 'jobs', 'events', 'parts', 'marks', 'drill_answers', 'shop_rules']) await db(table).delete();
+  const stock = ['purchase_orders', 'cuts_made', 'hose_lengths', 'shelves', 'supplier_offers', 'suppliers'];
+  for (const table of [...stock, 'job_lines', 'jobs', 'events', 'parts', 'marks', 'drill_answers', 'shop_rules']) await db(table).delete();
 }
 
 /** A job with a block and a turbo, two ports, and a line between them. */

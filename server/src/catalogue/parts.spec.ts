@@ -84,14 +84,14 @@ describe('parts of the catalogue', () => {
 
   it('are of every kind, through one door: hoses, hose ends, seals and what is used up', async () => {
     const { hoses, hoseEnds, supplies } = (await shop.ask(shopContracts.readCatalogue, {})).body;
-    const hose = {
-      ...hoses.find((h) => h.id === 'hose-ptfe-6')!,
+    const hose = { ...hoses.find((h) => h.id === 'hose-ptfe-6')!, id: 'own-hose', name: 'Own hose -6', pricePerMetreMinor: 1800 };
+    expect(rowOf(await add({ kind: 'hose', part: hose }))).toMatchObject({
       id: 'own-hose',
-      name: 'Own hose -6',
-      pricePerMetreMinor: 1800,
-      shelf: 12,
-    };
-    expect(rowOf(await add({ kind: 'hose', part: hose }))).toMatchObject({ id: 'own-hose', kind: 'hose', part: { shelf: 12 } });
+      kind: 'hose',
+      part: { pricePerMetreMinor: 1800 },
+    });
+    const counted = await add({ kind: 'hose', part: { ...hose, id: 'counted-hose', shelf: 3 } });
+    expect([counted.status, counted.body.message]).toEqual([400, expect.stringContaining('by its lengths')]);
     const end = { ...hoseEnds.find((e) => e.id === 'end-ptfe-6-0')!, id: 'own-end', connector: parseConnector('banjo m12x1.5') };
     expect((await add({ kind: 'hose end', part: end })).status).toBe(200);
     const ring = supplies.find((s) => s.name === 'O-ring FKM AS568-906')!;

@@ -2,21 +2,22 @@ import {
   checkPart,
   isKnownConnector,
   newPart,
-  usualFlowRules,
-  usualSealRules,
-  usualWeights,
+  soldByLength,
+  stockCommandSchemas,
   withListing,
   type CataloguePart,
   type PartEntry,
   type ShopCommand,
   type ShopCommandOf,
+  type StockCommand,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
-import type { Entity, Rows } from '../database/entities.js';
 import { fromJson } from '../database/from-json.js';
 import { lockRows, writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
 import type { Written } from '../history/change.js';
+import { runStockCommand } from '../stockroom/stock-commands.js';
+import { setRow } from './set-row.js';
 
 /** Carries commands out on catalogue and shop rules, one after another. */
 export async function runShopCommands(trx: Knex.Transaction, commands: readonly ShopCommand[]): Promise<Written> {
@@ -30,7 +31,12 @@ export async function runShopCommands(trx: Knex.Transaction, commands: readonly 
   };
 }
 
+function isStockCommand(command: ShopCommand): command is StockCommand {
+  return command.do in stockCommandSchemas;
+}
+
 function run(trx: Knex.Transaction, command: ShopCommand): Promise<Written> {
+  if (isStockCommand(command)) return runStockCommand(trx, command);
   switch (command.do) {
     case 'add-part':
       return addPart(trx, command);
@@ -49,6 +55,7 @@ function run(trx: Knex.Transaction, command: ShopCommand): Promise<Written> {
 async function addPart(trx: Knex.Transaction, { entry: given }: ShopCommandOf<'add-part'>): Promise<Written> {
   const entry = given.kind === 'fitting' ? newFitting(given.part) : tidied(given);
   sound(entry);
+  keptByLength(entry);
   const { id, name } = entry.part;
   if ((await lockRows(trx, 'part', [id])).has(id))
     throw new AppError('part-taken', `The catalogue has "${id}" already. Give this one a code of its own, or edit that one.`, {
@@ -75,6 +82,7 @@ async function editPart(trx: Knex.Transaction, { id, version, entry: given }: Sh
   const relisted = listed && JSON.stringify(given.part.listed) === JSON.stringify(listed) ? { listed } : {};
   const entry = tidied({ ...given, part: withListing(before.part, { ...given.part, ...counted, ...relisted }) } as PartEntry);
   sound(entry);
+  if (before.version === version) keptByLength(entry, before);
   if (before.version !== version) throw new AppError('conflict', undefined, { current: before });
   await codeIsFree(trx, entry);
   const row: CataloguePart = { id, version: version + 1, origin: 'own', ...entry };
@@ -101,27 +109,10 @@ function tidied(entry: PartEntry): PartEntry {
   return code === undefined ? entry : ({ ...entry, part: { ...entry.part, code: code.trim() } } as PartEntry);
 }
 
-/** Rows of which the shop has one each, and what stands while nobody has set it. */
-const usualRows = {
-  weights: { id: 'chain-weights', weights: usualWeights, version: 0 },
-  sealRules: { id: 'seal-rules', rules: usualSealRules, version: 0 },
-  flowRules: { id: 'flow-rules', rules: usualFlowRules, version: 0 },
-} as const;
-
-/** @throws {AppError} conflict, with the row as it stands */
-async function setRow<T extends keyof typeof usualRows>(
-  trx: Knex.Transaction,
-  type: T,
-  version: number,
-  set: Partial<Rows[T]>,
-  label: string,
-): Promise<Written> {
-  const usual = usualRows[type];
-  const before = (await lockRows(trx, type, [usual.id])).get(usual.id);
-  if ((before?.version ?? 0) !== version) throw new AppError('conflict', undefined, { current: before ?? usual });
-  const row = { type, row: { ...usual, ...set, version: version + 1 } } as Entity;
-  await writeRows(trx, { made: before ? [] : [row], changed: before ? [row] : [], gone: [] });
-  return { label, before: before ? [{ type, row: before } as Entity] : [], after: [row] };
+/** Of what is cut, its lengths on the rack say how much there is. */
+function keptByLength(entry: PartEntry, before?: PartEntry): void {
+  if (!soldByLength(entry) || (entry.part.shelf ?? 0) === (before?.part.shelf ?? 0)) return;
+  throw new AppError('part-unsound', 'What is cut is kept by its lengths: put them on the rack in Store.', { field: 'shelf' });
 }
 
 function sound(entry: PartEntry): void {

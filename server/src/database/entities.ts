@@ -10,14 +10,17 @@ import {
   type Port,
   type PortThread,
   type SealRulesRow,
+  type StockEntities,
   type WeightsRow,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { fromJson } from './from-json.js';
 import { listPartRows } from './part-rows.js';
+import { stockTables } from './stock-tables.js';
 
 /** The rows of each type, as the app works on them. Each has an id and a version. */
-export type Rows = JobEntities & { part: CataloguePart; weights: WeightsRow; sealRules: SealRulesRow; flowRules: FlowRulesRow };
+export type Rows = JobEntities &
+  StockEntities & { part: CataloguePart; weights: WeightsRow; sealRules: SealRulesRow; flowRules: FlowRulesRow };
 /** A row with its type. */
 export type Entity = { [T in EntityType]: { readonly type: T; readonly row: Rows[T] } }[EntityType];
 
@@ -39,7 +42,12 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'jobs',
     key: 'id',
     order: 'number',
-    toColumns: ({ updatedAt, running, ...job }) => ({ ...job, running: jsonOrNull(running), updated_at: new Date(updatedAt) }),
+    toColumns: ({ updatedAt, running, neededBy, ...job }) => ({
+      ...job,
+      running: jsonOrNull(running),
+      needed_by: neededBy ?? null,
+      updated_at: new Date(updatedAt),
+    }),
     fromColumns: (c) => ({
       id: c['id'] as string,
       number: c['number'] as string,
@@ -47,6 +55,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       description: c['description'] as string,
       archived: Boolean(c['archived']),
       ...(c['running'] ? { running: fromJson<NonNullable<Rows['job']['running']>>(c['running']) } : {}),
+      ...(c['needed_by'] ? { neededBy: c['needed_by'] as string } : {}),
       version: c['version'] as number,
       updatedAt: (c['updated_at'] as Date).toISOString(),
     }),
@@ -141,47 +150,31 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       version: c['version'] as number,
     }),
   },
-  weights: {
-    table: 'shop_rules',
-    key: 'name',
-    order: 'name',
-    toColumns: ({ id, weights, version }) => ({ name: id, data: JSON.stringify(weights), version }),
-    fromColumns: (c) => ({
-      id: c['name'] as WeightsRow['id'],
-      weights: fromJson<WeightsRow['weights']>(c['data']),
-      version: c['version'] as number,
-    }),
-  },
-  sealRules: {
-    table: 'shop_rules',
-    key: 'name',
-    order: 'name',
-    toColumns: ({ id, rules, version }) => ({ name: id, data: JSON.stringify(rules), version }),
-    fromColumns: (c) => ({
-      id: c['name'] as SealRulesRow['id'],
-      rules: fromJson<SealRulesRow['rules']>(c['data']),
-      version: c['version'] as number,
-    }),
-  },
-  flowRules: {
-    table: 'shop_rules',
-    key: 'name',
-    order: 'name',
-    toColumns: ({ id, rules, version }) => ({ name: id, data: JSON.stringify(rules), version }),
-    fromColumns: (c) => ({
-      id: c['name'] as FlowRulesRow['id'],
-      rules: fromJson<FlowRulesRow['rules']>(c['data']),
-      version: c['version'] as number,
-    }),
-  },
+  weights: shopRow<'weights', 'weights'>('weights'),
+  sealRules: shopRow<'sealRules', 'rules'>('rules'),
+  flowRules: shopRow<'flowRules', 'rules'>('rules'),
+  storeRules: shopRow<'storeRules', 'rules'>('rules'),
+  ...stockTables,
 };
+
+/** Of these the shop has one row each; what they say stands under one field. */
+function shopRow<T extends 'weights' | 'sealRules' | 'flowRules' | 'storeRules', F extends keyof Rows[T] & string>(
+  field: F,
+): Table<Rows[T]> {
+  return {
+    table: 'shop_rules',
+    key: 'name',
+    order: 'name',
+    toColumns: (row) => ({ name: row.id, data: JSON.stringify(row[field]), version: row.version }),
+    fromColumns: (c) => ({ id: c['name'], [field]: fromJson(c['data']), version: c['version'] }) as unknown as Rows[T],
+  };
+}
 
 /** What says nothing is kept as none. */
 function jsonOrNull(value: object | undefined): string | null {
   return value && Object.keys(value).length > 0 ? JSON.stringify(value) : null;
 }
 
-/** Types in the order in which rows can be put in: parents before children. */
 /** An empty list is kept as none. */
 function listOrNull(list: readonly unknown[] | undefined): string | null {
   return list && list.length > 0 ? JSON.stringify(list) : null;
@@ -192,6 +185,7 @@ function threadOf(kept: Connector | Pick<Port, 'maybe' | 'said'>): PortThread {
   return 'family' in kept ? { connector: kept } : { connector: null, ...kept };
 }
 
+/** Types in the order in which rows can be put in: parents before children. */
 export const entityTypes = Object.keys(entities) as EntityType[];
 
 export async function listRows<T extends EntityType>(db: Knex, type: T, where: Columns): Promise<Rows[T][]> {

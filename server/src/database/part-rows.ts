@@ -1,4 +1,4 @@
-import type { CataloguePart, ListedPrice, PartEntry, PartKind } from '@gewinde/core';
+import { soldByLength, type CataloguePart, type ListedPrice, type PartEntry, type PartKind } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { fromJson } from './from-json.js';
@@ -79,6 +79,14 @@ async function withOffers(db: Knex, rows: readonly PartColumns[]): Promise<Catal
       .select('part_id')
       .sum('quantity as n');
     for (const { part_id, n } of sums) stock.set(part_id, Number(n));
+    // what is cut is kept by its lengths: full metres of them
+    const racked: { part_id: string; n: string }[] = await of(db('hose_lengths'))
+      .where({ state: 'there' })
+      .whereNot({ kind: 'made' })
+      .groupBy('part_id')
+      .select('part_id')
+      .sum('mm as n');
+    for (const { part_id, n } of racked) stock.set(part_id, Math.floor(Number(n) / 1000));
   }
   return rows.map((row) => {
     const offer = offers.get(row.id);
@@ -182,10 +190,10 @@ async function writeOffers(trx: Knex.Transaction, parts: readonly CataloguePart[
   }
 }
 
-/** The stock is never written over: what it is to be and what it was make a movement. */
+/** The stock is never written over: what it is to be and what it was make a movement. Of what is cut, its lengths say what is there. */
 async function moveStock(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
   const at = new Date();
-  for (const some of pieces(parts)) {
+  for (const some of pieces(parts.filter((part) => !soldByLength(part)))) {
     const ids = some.map((p) => p.id);
     const sums: { part_id: string; n: string }[] = await trx('stock_movements')
       .whereIn('part_id', ids)

@@ -14,7 +14,7 @@ import { sampleBodies } from './sample-bodies.js';
 const NOTE = 'sample data';
 
 /** Invented suppliers, each with the letters its order codes begin with and the days its parts take. */
-const SUPPLIERS = [
+export const sampleSuppliers = [
   { name: 'Alderway Fittings (sample)', letters: 'AW', leadDays: [2, 3] },
   { name: 'Saltmarsh Hydraulic (sample)', letters: 'SM', leadDays: [5, 7] },
   { name: 'Ninefold Parts (sample)', letters: 'NF', leadDays: [10, 14] },
@@ -29,6 +29,8 @@ const SUPPLY_BASE: Readonly<Record<string, number>> = {
   sealant: 1450,
   lubricant: 900,
   cap: 35,
+  sleeve: 1150,
+  shrink: 620,
 };
 
 /** What a metre of hose costs before its size, minor units. Invented. */
@@ -64,7 +66,7 @@ export function sampleCatalogue(): Catalogue {
       ...standardFittings().map((f, i) => {
         const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55;
         const draw = spread(`${f.id}/`);
-        const supplier = SUPPLIERS[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2];
+        const supplier = sampleSuppliers[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2];
         const shelf = spread(`${f.id}.`) < 0.22 ? 1 + Math.round(spread(`${f.id}:`) * 6) : 0;
         const extra = bodyPrice(f) + (f.angleDeg ? 450 : 0) + (f.ends.length - 2) * 300 + (isPlain(f) ? 0 : 900);
         return {
@@ -72,7 +74,7 @@ export function sampleCatalogue(): Catalogue {
           priceMinor: price(f.id, Math.max(260, 220 + metal + extra + (f.ends.some((e) => e.swivel) ? 380 : 0))),
           supplier: supplier.name,
           code: `${supplier.letters}-${String(1001 + i)}`,
-          shelf,
+          shelf: f.id === 'orb16m+an16m' ? 2 : shelf,
           leadDays: supplier.leadDays[i % 2]!,
           source: `${f.source}; price: ${NOTE}`,
         };
@@ -83,6 +85,8 @@ export function sampleCatalogue(): Catalogue {
       ...h,
       name: h.name,
       pricePerMetreMinor: price(h.id, HOSE_BASE[h.construction]! + h.outsideMm * 55),
+      supplier: sampleSuppliers[1].name,
+      leadDays: 6,
       source: `${h.source}; price: ${NOTE}`,
     })),
     supplies: standardSupplies().map((s) => {
@@ -90,7 +94,7 @@ export function sampleCatalogue(): Catalogue {
       return {
         ...s,
         priceMinor: Math.max(10, price(s.id, SUPPLY_BASE[s.kind] ?? 300)),
-        supplier: SUPPLIERS[spread(`${s.id}/`) < 0.6 ? 1 : 2].name,
+        supplier: sampleSuppliers[spread(`${s.id}/`) < 0.6 ? 1 : 2].name,
         shelf,
         leadDays: 3,
         source: `${s.source}; price: ${NOTE}`,
@@ -98,7 +102,14 @@ export function sampleCatalogue(): Catalogue {
     }),
     hoseEnds: standardHoseEnds().map((e) => ({
       ...e,
-      ...(e.socketLengthMm > 0 ? { priceMinor: price(e.id, 480 + e.hexMm * 38 + (e.angleDeg ? 520 + e.angleDeg * 4 : 0)) } : {}),
+      ...(e.socketLengthMm > 0
+        ? {
+            priceMinor: price(e.id, 480 + e.hexMm * 38 + (e.angleDeg ? 520 + e.angleDeg * 4 : 0)),
+            supplier: sampleSuppliers[spread(`${e.id}/`) < 0.7 ? 0 : 1].name,
+            leadDays: spread(`${e.id}/`) < 0.7 ? 2 : 6,
+            shelf: spread(`${e.id}.`) < 0.3 ? 1 + Math.round(spread(`${e.id}:`) * 3) : 0,
+          }
+        : {}),
       source: `${e.source}; price: ${NOTE}`,
     })),
   };

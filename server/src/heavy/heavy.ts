@@ -2,11 +2,26 @@ import type { Knex } from 'knex';
 import { readShop, undoShop } from '../catalogue/catalogue-store.js';
 import { exportList, importList, previewList } from '../catalogue/part-list.js';
 import { catchUp } from '../jobs/catch-up.js';
+import { planCutsOf, planOrdersOf, planSparesOf } from '../stockroom/plans.js';
+import { importOffers, previewOffers } from '../stockroom/price-lists.js';
 import { importJob } from '../transfer/import-job.js';
 import type { JsonText } from './json-text.js';
 
-/** Work that may take long: reading lists and files, and telling everything at once. */
-export const heavyWork = { readShop, undoShop, previewList, importList, exportList, importJob, catchUp } as const;
+/** Work that may take long: reading lists and files, telling everything at once, and working out plans. */
+export const heavyWork = {
+  readShop,
+  undoShop,
+  previewList,
+  importList,
+  exportList,
+  importJob,
+  catchUp,
+  planCutsOf,
+  planOrdersOf,
+  planSparesOf,
+  previewOffers,
+  importOffers,
+} as const;
 export type HeavyWork = typeof heavyWork;
 export type HeavyName = keyof HeavyWork;
 type Rest<F> = F extends (db: Knex, ...rest: infer R) => unknown ? R : never;

@@ -10,7 +10,11 @@ import type { Change, Scope, Sender } from './change.js';
 import { changeByKey, ownEvent, recordEvent, type StoredEvent } from './event-store.js';
 
 /** What the database answers when another row has taken the place of the one to restore, or hangs on the one to remove. */
-const REFUSED_BY_KEYS = new Set(['ER_DUP_ENTRY', 'ER_NO_REFERENCED_ROW_2', 'ER_ROW_IS_REFERENCED_2']);
+const REFUSED_BY_KEYS: Readonly<Record<string, string>> = {
+  ER_DUP_ENTRY: 'something else has its place now',
+  ER_NO_REFERENCED_ROW_2: 'what it hangs on is no longer there',
+  ER_ROW_IS_REFERENCED_2: 'something hangs on it by now',
+};
 
 /**
  * Takes back the sender's own newest change, or makes the one taken back last again. Changes of others are left alone: a row that
@@ -26,9 +30,8 @@ export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direct
     if (!event) throw new AppError(direction === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo');
     const [from, to] = direction === 'undo' ? [event.after, event.before] : [event.before, event.after];
     const after = await restore(trx, event, from, to, direction).catch((error: unknown) => {
-      if (REFUSED_BY_KEYS.has(String((error as { code?: unknown }).code)))
-        throw cannot(event, direction, 'something else has its place now');
-      throw error;
+      const why = REFUSED_BY_KEYS[String((error as { code?: unknown }).code)];
+      throw why === undefined ? error : cannot(event, direction, why);
     });
     await trx('events')
       .where({ id: event.id })

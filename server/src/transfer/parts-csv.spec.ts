@@ -11,6 +11,8 @@ const row = (change: Partial<PartRow>): PartRow => ({
   unit: 'mm',
   unitPriceMinor: 1470,
   priceMinor: 925,
+  shelf: 6,
+  leadDays: 2,
   lines: [4, 7],
   components: [],
   ...change,
@@ -18,12 +20,12 @@ const row = (change: Partial<PartRow>): PartRow => ({
 
 describe('partsCsv', () => {
   it('gives hose in metres and in inches, money with two decimals, lines by their number', () => {
-    expect(partsCsv(list([row({})])).split('\r\n')[1]).toBe('hose,hose-ptfe-6,"PTFE hose, -6",0.629,m,24 3/4,14.70,9.25,L4 L7');
+    expect(partsCsv(list([row({})])).split('\r\n')[1]).toBe('hose,hose-ptfe-6,"PTFE hose, -6",0.629,m,24 3/4,6,2,14.70,9.25,L4 L7');
   });
 
   it('leaves prices that are not known empty', () => {
     const seal: PartRow = { group: 'seals', id: 'ring', name: 'O-ring', quantity: 3, unit: 'pc', lines: [1], components: ['Plate'] };
-    expect(partsCsv(list([seal])).split('\r\n')[1]).toBe('seals,ring,O-ring,3,pc,,,,L1 Plate');
+    expect(partsCsv(list([seal])).split('\r\n')[1]).toBe('seals,ring,O-ring,3,pc,,,,,,L1 Plate');
   });
 
   it('never lets a name become a formula', () => {

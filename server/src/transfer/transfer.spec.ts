@@ -84,7 +84,7 @@ describe('the parts list as CSV', () => {
     const csv = await server.call('GET', `/api/jobs/${id}/parts.csv`);
     expect(csv.headers['content-type']).toContain('text/csv');
     const lines = csv.text.replace('\ufeff', '').trim().split('\r\n');
-    expect(lines[0]).toBe('group,part id,part,quantity,unit,inches,price each,price,lines');
+    expect(lines[0]).toBe('group,part id,part,quantity,unit,inches,on shelf,lead days,price each,price,lines');
     expect(lines.some((l) => l.includes('O-ring FKM AS568-904'))).toBe(true);
     expect(lines.every((l) => !/(^|,)"?[=+@]/.test(l))).toBe(true);
   });

@@ -12,6 +12,7 @@ import * as plainNames from './20261205_plain_names.js';
 import * as listedPrices from './20261206_listed_prices.js';
 import * as componentMetal from './20261207_component_metal.js';
 import * as flow from './20261208_flow.js';
+import * as stockroom from './20261209_stockroom.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -27,4 +28,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261206_listed_prices': listedPrices,
   '20261207_component_metal': componentMetal,
   '20261208_flow': flow,
+  '20261209_stockroom': stockroom,
 };

@@ -77,7 +77,7 @@ describe('a database from before changes had keys and rows of their own', () => 
       origin: 'standard',
       position: 0,
     });
-    await db('hoses').insert(hose('hose-ptfe-6', {}));
+    await db('hoses').insert(hose('hose-ptfe-6', { shelf: 12 }));
     await db('hose_ends').insert([0, 45].map((angleDeg) => hose(`end-ptfe-6-${angleDeg}`, { angleDeg })));
     const rows = (...data: object[]) => JSON.stringify(data.map((d) => ({ type: 'line', data: d })));
     const event = { job_id: 'j1', at, kind: 'edit', state: 'done', client: 'tab' };
@@ -100,6 +100,9 @@ describe('a database from before changes had keys and rows of their own', () => 
         { scope: 'shop', job_id: null },
       ]);
       expect(kept.rows).toHaveLength(2);
+      // metres that were counted are a length of their own, which the saw can take from
+      expect(await db('hose_lengths')).toMatchObject([{ id: 'H-0001', part_id: 'hose-ptfe-6', mm: 12_000, kind: 'reel', state: 'there' }]);
+      expect(await db('stock_movements').where({ part_id: 'hose-ptfe-6' })).toEqual([]);
       await db.destroy();
       return startTestApp({ keep: true });
     })();
