@@ -16,6 +16,9 @@ export const routes: Routes = [
     ],
   },
   { path: 'store', title: 'Store · Gewinde', loadComponent: () => import('./store/store').then((m) => m.Store) },
+  { path: 'store/shelf', title: 'Shelf · Gewinde', loadComponent: () => import('./stock/shelf').then((m) => m.ShelfRoom) },
+  { path: 'store/rack', title: 'Hose rack · Gewinde', loadComponent: () => import('./stock/rack').then((m) => m.RackRoom) },
+  { path: 'store/suppliers', title: 'Suppliers · Gewinde', loadComponent: () => import('./stock/suppliers').then((m) => m.SuppliersRoom) },
   {
     path: 'bench',
     title: 'Thread bench · Gewinde',

@@ -2,16 +2,23 @@ import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting, type TestRequest } from '@angular/common/http/testing';
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { provideRouter } from '@angular/router';
+import { provideRouter, Router } from '@angular/router';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import {
+  noStoreRules,
   usualFlowRules,
   usualSealRules,
   usualWeights,
   type Command,
+  type CutMade,
+  type HoseLength,
   type JobChange,
   type JobDocument,
+  type OfferRow,
+  type PurchaseOrder,
   type ShopCommand,
+  type StockRow,
+  type SupplierRow,
 } from '@gewinde/core';
 import { NEVER } from 'rxjs';
 import { catalogue, document } from '../../core/testing/sample-job';
@@ -19,6 +26,7 @@ import { JobStore } from '../src/data/job-store';
 import { LiveStream } from '../src/data/live-stream';
 import { Messages, type Message } from '../src/data/messages';
 import { ShopStore } from '../src/data/shop-store';
+import { StockroomStore } from '../src/data/stockroom-store';
 
 export const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -94,6 +102,32 @@ export async function openSampleJob(
     shopSent: () => one('/api/shop/changes'),
     nothingSent: () => http.expectNone('/api/jobs/job/changes'),
   };
+}
+
+/** What the server tells of the stockroom when it is first looked at. */
+export const stockroomAt0 = {
+  suppliers: [] as SupplierRow[],
+  offers: [] as OfferRow[],
+  stock: [] as StockRow[],
+  lengths: [] as HoseLength[],
+  cuts: [] as CutMade[],
+  orders: [] as PurchaseOrder[],
+  rules: noStoreRules,
+  at: 0,
+};
+
+/** The stockroom is read, beside the job that is open. */
+export async function openStockroom({ http }: OpenJob, change: Partial<typeof stockroomAt0> = {}): Promise<StockroomStore> {
+  const store = TestBed.inject(StockroomStore);
+  TestBed.tick();
+  http.expectOne((r) => r.url === '/api/stockroom').flush({ ...stockroomAt0, ...change });
+  await settle();
+  return store;
+}
+
+/** As if the address said so: `show=tickets`. */
+export async function at(query: Record<string, string>): Promise<void> {
+  await TestBed.inject(Router).navigate(['/there'], { queryParams: query });
 }
 
 export interface Rendered<T> {

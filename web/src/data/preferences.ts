@@ -10,6 +10,8 @@ export class Preferences {
     read('theme', ['light', 'dark']) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'),
   );
   readonly system = signal<UnitSystem>(read('units', ['metric', 'inch']) ?? 'metric');
+  /** Who stands at the bench: on what is cut, moved and received. */
+  readonly initials = signal((localStorage.getItem('gewinde.initials') ?? '').slice(0, 12));
 
   constructor() {
     effect(() => {
@@ -17,6 +19,7 @@ export class Preferences {
       localStorage.setItem('gewinde.theme', this.theme());
     });
     effect(() => localStorage.setItem('gewinde.units', this.system()));
+    effect(() => localStorage.setItem('gewinde.initials', this.initials()));
   }
 
   swapTheme(): void {

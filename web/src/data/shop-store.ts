@@ -44,6 +44,8 @@ export class ShopStore {
   private readonly state = new BehaviorSubject<Shop | null>(null);
   /** Changes of the shop as they are taken in: for what is shown of a part beside the catalogue. */
   readonly changes = new Subject<ShopChange>();
+  /** Everything is read anew. */
+  readonly reloaded = new Subject<void>();
 
   readonly catalogue$: Observable<Catalogue | null> = this.state.pipe(
     map((shop) => shop?.catalogue ?? null),
@@ -78,6 +80,7 @@ export class ShopStore {
   /** Reads everything anew: what is here is not to be built on any more. */
   reload(): void {
     this.asked.next();
+    this.reloaded.next();
   }
 
   /** @throws {ApiError} in the stream: why it was refused */
@@ -87,6 +90,11 @@ export class ShopStore {
 
   undo(): Observable<ShopChange> {
     return this.send((key) => this.api.call(shopContracts.undoShop, { body: { key } }));
+  }
+
+  /** Anything that answers with a change of the shop, under a key of its own. */
+  ask(call: (key: string) => Observable<ShopChange>): Observable<ShopChange> {
+    return this.send(call);
   }
 
   importList(csv: string, section: PartSection, mapping: ListPreview['mapping'], money?: ListMoney): Observable<ShopChange> {
@@ -116,7 +124,8 @@ export class ShopStore {
       sealRules: rules ?? noRules ?? shop.sealRules,
       flowRules: flow ?? noFlow ?? shop.flowRules,
     });
-    if (put.length > 0 || removed.length > 0) this.changes.next(change);
+    // what is no news any more is not told on: an answer overtakes the stream
+    if (put.length > 0 || removed.length > 0) this.changes.next({ ...change, put, removed });
   }
 
   /** One key however often it is sent: an answer that is lost does no harm. */

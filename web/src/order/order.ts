@@ -1,97 +1,96 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { RouterLink } from '@angular/router';
-import {
-  fittingDrawing,
-  formatQuantity,
-  hoseDrawing,
-  hoseEndDrawing,
-  partGroups,
-  partsList,
-  sameSize,
-  type Catalogue,
-  type Drawing,
-  type PartRow,
-} from '@gewinde/core';
-import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { ActivatedRoute, Router } from '@angular/router';
+import { map } from 'rxjs';
 import { JobView } from '../data/job-view';
-import { Preferences } from '../data/preferences';
-import { DrawingView } from '../shared/drawing';
-import { Icon } from '../shared/icon';
-import { SealRulesDialog } from './seal-rules-dialog';
+import { StockroomStore } from '../data/stockroom-store';
+import { OrderList } from './order-list';
+import { PartsListView } from './parts-list';
+import { ToOrder } from './to-order';
 
-const SIZE = { width: 130, height: 46 };
+const looks = [
+  { id: 'to-order', name: 'To order' },
+  { id: 'orders', name: 'Orders' },
+  { id: 'parts', name: 'Parts list' },
+] as const;
+type Look = (typeof looks)[number]['id'];
 
-/** The parts list, seals included, grouped as it is picked from the shelf, with a drawing beside each part. */
+/** What is bought for the job: what is needed and from whom, what is on its way, and the list of all parts. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DrawingView, Icon, RouterLink],
-  templateUrl: './order.html',
-  styleUrl: './order.scss',
+  imports: [OrderList, PartsListView, ToOrder],
+  template: `
+    <div class="looks" role="tablist" aria-label="Order">
+      @for (l of looks; track l.id) {
+        <button type="button" role="tab" class="g-button" [attr.aria-selected]="show() === l.id" (click)="open(l.id)">
+          {{ l.name }}
+          @if (l.id === 'orders' && underWay() > 0) {
+            <span class="g-figure">{{ underWay() }}</span>
+          }
+        </button>
+      }
+    </div>
+    @switch (show()) {
+      @case ('to-order') {
+        <g-to-order (written)="open('orders')" />
+      }
+      @case ('orders') {
+        <g-order-list />
+      }
+      @case ('parts') {
+        <g-parts-list />
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      height: 100%;
+      padding: 12px 20px 40px;
+      overflow-y: auto;
+    }
+    .looks {
+      display: flex;
+      max-width: 1240px;
+      margin: 0 auto 10px;
+      .g-button + .g-button {
+        border-left: 0;
+      }
+      .g-button[aria-selected='true'] {
+        background: var(--ink);
+        color: var(--sheet);
+      }
+    }
+    @media print {
+      .looks {
+        display: none;
+      }
+      :host {
+        padding: 0;
+        overflow: visible;
+      }
+    }
+  `,
 })
 export class Order {
+  private readonly router = inject(Router);
+  private readonly route = inject(ActivatedRoute);
+  private readonly stock = inject(StockroomStore);
   private readonly view = inject(JobView);
-  private readonly preferences = inject(Preferences);
-  private readonly modal = inject(NgbModal);
-  protected readonly job = computed(() => this.view.document()?.job);
-  protected readonly list = computed(() => {
-    const assembled = this.view.job();
-    return assembled ? partsList(assembled) : null;
-  });
-  protected readonly groups = computed(() => {
-    const list = this.list();
-    const catalogue = this.view.catalogue();
-    if (!list || !catalogue) return [];
-    return partGroups
-      .map((name) => ({
-        name: name.charAt(0).toUpperCase() + name.slice(1),
-        rows: list.rows
-          .filter((row) => row.group === name)
-          .map((row) => ({
-            row,
-            drawing: drawingOf(row, catalogue),
-            quantity: this.quantity(row),
-            components: (this.view.document()?.components ?? []).filter((c) => row.components.includes(c.name) && c.part?.id === row.id),
-            lines: row.lines.map((number) => ({ number, id: this.view.document()?.lines.find((l) => l.number === number)?.id })),
-          })),
-      }))
-      .filter((group) => group.rows.length > 0);
+  protected readonly looks = looks;
+  /** `?show=orders`. */
+  protected readonly show = toSignal(
+    this.route.queryParamMap.pipe(map((q) => looks.find((l) => l.id === q.get('show'))?.id ?? 'to-order')),
+    { requireSync: true },
+  );
+  protected readonly underWay = computed(() => {
+    const id = this.view.document()?.job.id;
+    return this.stock
+      .room()
+      .orders.filter((o) => id !== undefined && o.jobIds.includes(id) && o.state !== 'complete' && o.state !== 'cancelled').length;
   });
 
-  protected schools(): void {
-    this.modal.open(SealRulesDialog, { ariaLabelledBy: 'seal-rules-title', size: 'lg' });
+  protected open(show: Look): void {
+    void this.router.navigate([], { relativeTo: this.route, queryParams: show === 'to-order' ? {} : { show } });
   }
-
-  /** What one costs; of hose, a metre. */
-  protected each({ unitPriceMinor, unit }: { readonly unitPriceMinor?: number; readonly unit: string }): string {
-    return `${this.money(unitPriceMinor)}${unit === 'mm' && unitPriceMinor !== undefined ? ' a metre' : ''}`;
-  }
-
-  protected money(minor: number | undefined): string {
-    return minor === undefined ? '—' : (minor / 100).toFixed(2);
-  }
-
-  protected incomplete(numbers: readonly number[]): string {
-    return numbers.map((n) => `L${n}`).join(', ');
-  }
-
-  private quantity(row: PartRow): string {
-    if (row.unit !== 'mm') return `${row.quantity}${row.unit === 'joint' ? (row.quantity === 1 ? ' joint' : ' joints') : ''}`;
-    return this.preferences.system() === 'metric'
-      ? `${(row.quantity / 1000).toFixed(3)}\u2009m`
-      : formatQuantity(row.quantity, 'length', 'inch');
-  }
-}
-
-function drawingOf(row: PartRow, catalogue: Catalogue): Drawing | null {
-  const fitting = catalogue.fittings.find((f) => f.id === row.id);
-  if (fitting) return fittingDrawing(fitting, SIZE);
-  const end = catalogue.hoseEnds.find((e) => e.id === row.id);
-  if (end)
-    return hoseEndDrawing(
-      end,
-      catalogue.hoses.find((h) => h.construction === end.construction && sameSize(h, end)),
-      SIZE,
-    );
-  const hose = catalogue.hoses.find((h) => h.id === row.id);
-  return hose ? hoseDrawing(hose, SIZE) : null;
 }

@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { usualSealRules } from '@gewinde/core';
 import { answer, openSampleJob, render, settle } from '../../test/open-job';
 import { ShopStore } from '../data/shop-store';
-import { Order } from './order';
+import { PartsListView } from './parts-list';
 import { SealRulesDialog } from './seal-rules-dialog';
 
 describe('which seals are taken', () => {
@@ -31,7 +31,7 @@ describe('which seals are taken', () => {
 
   it('is in the parts list as soon as it is told, here or elsewhere, and gone when it is taken back', async () => {
     await openSampleJob();
-    const order = await render(Order);
+    const order = await render(PartsListView);
     expect(order.text()).toContain('Copper washer');
     const row = { id: 'seal-rules' as const, rules: { ...usualSealRules, flatWasher: 'aluminium' as const }, version: 1 };
     const shop = TestBed.inject(ShopStore);

@@ -5,6 +5,7 @@ import {
   entriesIn,
   findablesOf,
   hasWords,
+  readLabelCode,
   jobContracts,
   partSections,
   searchWords,
@@ -20,6 +21,7 @@ import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { placeInJob } from '../shared/job-place';
 import { KeyboardCommands } from './keyboard-commands';
+import { OpenLabel } from './open-label';
 import { steps } from './steps';
 
 interface Finding {
@@ -47,6 +49,7 @@ export class FindDialog {
   private readonly shop = inject(ShopStore);
   private readonly preferences = inject(Preferences);
   private readonly keyboard = inject(KeyboardCommands);
+  private readonly labels = inject(OpenLabel);
 
   protected readonly text = signal('');
   protected readonly at = signal(0);
@@ -69,10 +72,21 @@ export class FindDialog {
     { initialValue: [] as Page['jobs'] },
   );
   protected readonly found = computed(() => {
+    const label = readLabelCode(this.text());
     const words = searchWords(this.text());
     const here = this.everything().filter((f) => hasWords(f, words));
     const elsewhere = this.jobs().map((summary) => this.asFinding(summary));
-    return [...here.slice(0, MOST - elsewhere.length), ...elsewhere];
+    const scanned: Finding[] = label
+      ? [
+          {
+            kind: 'label',
+            name: this.text().trim(),
+            detail: `line ${label.line} of job ${label.job}`,
+            open: () => this.labels.open(this.text()),
+          },
+        ]
+      : [];
+    return [...scanned, ...here.slice(0, MOST - elsewhere.length), ...elsewhere];
   });
 
   protected typed(event: Event): void {
@@ -102,6 +116,9 @@ export class FindDialog {
     const commands: Finding[] = [
       { kind: 'command', name: 'Board', detail: 'all jobs', open: () => this.router.navigate(['/']) },
       { kind: 'view', name: 'Store', detail: 'catalogue of parts · c', open: () => this.router.navigate(['/store']) },
+      { kind: 'view', name: 'Shelf', detail: 'what lies there, counts', open: () => this.router.navigate(['/store/shelf']) },
+      { kind: 'view', name: 'Hose rack', detail: 'reels, lengths, offcuts', open: () => this.router.navigate(['/store/rack']) },
+      { kind: 'view', name: 'Suppliers', detail: 'offers, price lists, orders', open: () => this.router.navigate(['/store/suppliers']) },
       { kind: 'view', name: 'Thread bench', detail: 'name a thread · t', open: () => this.router.navigate(['/bench/name']) },
       { kind: 'view', name: 'Pair check', detail: 'thread bench', open: () => this.router.navigate(['/bench/pair']) },
       { kind: 'view', name: 'What joins what', detail: 'thread bench', open: () => this.router.navigate(['/bench/matrix']) },

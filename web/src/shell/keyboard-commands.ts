@@ -5,6 +5,7 @@ import { Subject } from 'rxjs';
 import { HalfTyped } from '../data/half-typed';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
+import { OpenLabel } from './open-label';
 import { steps } from './steps';
 
 export type ViewCommand = 'new-line' | 'next' | 'previous' | 'thread-bench' | 'solve-all';
@@ -30,6 +31,7 @@ export class KeyboardCommands {
   private readonly store = inject(JobStore);
   private readonly preferences = inject(Preferences);
   private readonly halfTyped = inject(HalfTyped);
+  private readonly labels = inject(OpenLabel);
   /** Commands for the view that is open. */
   readonly toView = new Subject<ViewCommand>();
 
@@ -61,11 +63,13 @@ export class KeyboardCommands {
       matches: (e) => (e.ctrlKey || e.metaKey) && e.shiftKey && e.key.toLowerCase() === 'z',
       run: () => this.store.step('redo'),
     },
+    { keys: '#', words: 'A label is scanned: its line opens', matches: () => false, run: () => undefined },
     { keys: '?', words: 'Show the keys', matches: plain('?'), run: () => void this.showKeys() },
   ];
 
   pressed(event: KeyboardEvent): void {
     if (event.defaultPrevented || typing(event.target) || this.modal.hasOpenModals()) return;
+    if (this.labels.takes(event)) return event.preventDefault();
     const command = this.commands.find((c) => c.matches(event));
     // a slip out of a half-filled form must not set anything going
     if (!command || (this.halfTyped.onScreen && !event.ctrlKey && !event.metaKey)) return;

@@ -5,6 +5,7 @@ import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { FlowView } from '../sizing/flow-view';
+import { stepCounts } from './step-counts';
 import { steps } from './steps';
 
 /** The steps of the job along a steel rule. */
@@ -19,7 +20,7 @@ export class StepBar {
   private readonly view = inject(JobView);
   protected readonly steps = computed(() => {
     const job = this.view.job();
-    return steps.map((step) => ({ ...step, shown: job && step.count(job) }));
+    return steps.map((step) => ({ ...step, shown: job && stepCounts[step.path](job) }));
   });
   private readonly modal = inject(NgbModal);
   private readonly preferences = inject(Preferences);

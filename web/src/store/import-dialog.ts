@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormArray, FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import {
   bodyColumns,
   endColumns,
@@ -17,7 +17,10 @@ import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
 import { ShopStore } from '../data/shop-store';
+import { Attempt } from '../shared/attempt';
+import { readTextFile } from '../shared/read-text-file';
 import { type Choice, ChoiceField } from '../shared/choice-field';
+import { ListColumns } from '../shared/list-columns';
 import { TextField } from '../shared/text-field';
 import { figure, read } from './part-fields';
 
@@ -30,7 +33,7 @@ type Currency = ListMoney['currency'] | 'EUR';
 /** A supplier's list: which column is which, what it would change, which lines cannot be read; then all of it or nothing. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceField, ReactiveFormsModule, TextField],
+  imports: [ChoiceField, ListColumns, ReactiveFormsModule, TextField],
   templateUrl: './import-dialog.html',
   styleUrl: './import-dialog.scss',
 })
@@ -41,8 +44,9 @@ export class ImportDialog {
   private csv = '';
   protected readonly fileName = signal('');
   protected readonly preview = signal<ListPreview | null>(null);
-  protected readonly error = signal<string | null>(null);
-  protected readonly busy = signal(false);
+  private readonly trying = new Attempt();
+  protected readonly error = this.trying.error;
+  protected readonly busy = this.trying.busy;
 
   /** What the list is of. */
   readonly section = signal<PartSection>('fitting');
@@ -62,17 +66,6 @@ export class ImportDialog {
     currency: new FormControl<Currency>('EUR', { nonNullable: true }),
     euros: new FormControl('', { nonNullable: true, validators: [figure('a rate', false, 0.0001)] }),
   });
-  /** For each heading of the file, the column it is taken for. */
-  protected readonly taken = new FormArray<FormControl<string>>([]);
-  protected readonly headings = computed(() =>
-    (this.preview()?.headings ?? []).map((heading, at) => ({
-      heading: heading || `column ${at + 1}`,
-      sample:
-        this.preview()!
-          .sample.map((row) => row[at] ?? '')
-          .find((cell) => cell !== '') || 'empty',
-    })),
-  );
   protected readonly shown = computed(() => {
     const p = this.preview();
     if (!p) return [];
@@ -95,17 +88,8 @@ export class ImportDialog {
       this.error.set(`The file is ${(file.size / 1024 / 1024).toFixed(1)} MB, and 8 MB are the most. Split the list.`);
       return;
     }
-    this.csv = await file.text();
+    this.csv = await readTextFile(file);
     await this.look();
-  }
-
-  /** A heading is taken for another column; a column goes with one heading only, the one chosen last. */
-  protected async match(at: number): Promise<void> {
-    const id = this.taken.at(at).value;
-    const pairs = this.taken.controls.flatMap((control, i) =>
-      control.value === '' || (i !== at && control.value === id) ? [] : [[control.value, i]],
-    );
-    await this.look(Object.fromEntries(pairs) as ListPreview['mapping']);
   }
 
   /** Another money, or another rate: the list is looked at anew, by the columns as they are matched. */
@@ -126,34 +110,15 @@ export class ImportDialog {
     const money = this.moneyGiven();
     if (!p || money === null) return;
     const { added, changed } = p.counts;
-    await this.work(async () => {
+    await this.trying.run(async () => {
       await firstValueFrom(this.shop.importList(this.csv, this.section(), p.mapping, money));
       this.modal.close({ added, changed });
     });
   }
 
-  private look(mapping?: ListPreview['mapping']): Promise<void> {
+  protected async look(mapping?: ListPreview['mapping']): Promise<void> {
     const money = this.moneyGiven() ?? undefined;
     const body = { csv: this.csv, section: this.section(), ...(mapping ? { mapping } : {}), ...(money ? { money } : {}) };
-    return this.work(async () => this.show(await firstValueFrom(this.api.call(shopContracts.previewList, { body }))));
-  }
-
-  private show(preview: ListPreview): void {
-    const byIndex = new Map(Object.entries(preview.mapping).map(([id, at]) => [at, id]));
-    this.taken.clear();
-    for (let at = 0; at < preview.headings.length; at++) this.taken.push(new FormControl(byIndex.get(at) ?? '', { nonNullable: true }));
-    this.preview.set(preview);
-  }
-
-  private async work(what: () => Promise<void>): Promise<void> {
-    this.busy.set(true);
-    this.error.set(null);
-    try {
-      await what();
-    } catch (error) {
-      this.error.set((error as Error).message);
-    } finally {
-      this.busy.set(false);
-    }
+    await this.trying.run(async () => this.preview.set(await firstValueFrom(this.api.call(shopContracts.previewList, { body }))));
   }
 }

@@ -10,6 +10,7 @@ import {
 } from '@angular/forms';
 import {
   checkPart,
+  cutToLength,
   entryFrom,
   fieldsOf,
   figuresIn,
@@ -74,6 +75,8 @@ export class PlainPartForm {
   protected readonly fluids = fluidIds.filter((fluid) => fluid !== 'brake fluid');
   protected readonly one = computed(() => partSections.find((s) => s.id === this.section())!.one);
   protected readonly fields = computed(() => fieldsOf(this.section()));
+  /** Cut to length: priced by the metre, and kept by its lengths on the rack. */
+  protected readonly long = computed(() => cutToLength(this.section()));
   protected readonly form = new FormGroup({
     name: new FormControl('', { nonNullable: true, validators: [(c) => Validators.required(c), Validators.pattern(/\S/)] }),
     connector: new FormControl('', { nonNullable: true, validators: [endNotation] }),
@@ -168,7 +171,7 @@ export class PlainPartForm {
       id: before?.id ?? `own-${(words(said.code) ?? said.name.trim()).toLowerCase().replace(/[^a-z0-9]+/g, '-')}`,
       name: said.name.trim(),
       priceMinor: price === undefined ? undefined : Math.round(price * 100),
-      shelf: number(said.shelf),
+      ...(this.long() ? {} : { shelf: number(said.shelf) }),
       leadDays: number(said.leadDays),
       supplier: words(said.supplier),
       code: words(said.code),

@@ -27,6 +27,13 @@ const changed = (row: CataloguePart): ShopChange => ({
 });
 const rowOf = ({ row }: Card): CataloguePart => row;
 
+/** A list as a file of the browser. */
+const csvFile = (text: string, size: number) => ({
+  name: 'list.csv',
+  size,
+  arrayBuffer: async () => new TextEncoder().encode(text).buffer,
+});
+
 describe('the card of a part', () => {
   it('draws it, and tells its ends, figures, users and source', async () => {
     await openSampleJob();
@@ -168,7 +175,7 @@ describe("a supplier's list", () => {
     const { request, closed } = await openSampleJob();
     const dialog = await render(ImportDialog);
     const input = dialog.find('input[type=file]') as HTMLInputElement;
-    const file = { name: 'list.csv', size: 20, text: async () => 'Article,What\nA1,an6 m' };
+    const file = csvFile('Article,What\nA1,an6 m', 20);
     Object.defineProperty(input, 'files', { value: [file] });
     input.dispatchEvent(new Event('change'));
     await settle();
@@ -200,7 +207,7 @@ describe("a supplier's list", () => {
     const { request, http } = await openSampleJob();
     const dialog = await render(ImportDialog);
     const input = dialog.find('input[type=file]') as HTMLInputElement;
-    Object.defineProperty(input, 'files', { value: [{ name: 'list.csv', size: 20, text: async () => 'Article,Price\nA1,$4' }] });
+    Object.defineProperty(input, 'files', { value: [csvFile('Article,Price\nA1,$4', 20)] });
     input.dispatchEvent(new Event('change'));
     await settle();
     const ready = { ...preview, counts: { added: 1, changed: 0, unchanged: 0, errors: 0 }, errors: [] };
@@ -229,7 +236,7 @@ describe("a supplier's list", () => {
     const { http } = await openSampleJob();
     const dialog = await render(ImportDialog);
     const input = dialog.find('input[type=file]') as HTMLInputElement;
-    Object.defineProperty(input, 'files', { value: [{ name: 'list.csv', size: 9 * 1024 * 1024, text: async () => '' }] });
+    Object.defineProperty(input, 'files', { value: [csvFile('', 9 * 1024 * 1024)] });
     input.dispatchEvent(new Event('change'));
     await settle();
     await dialog.stable();

@@ -48,6 +48,7 @@ import { Icon } from '../shared/icon';
 import { TextField } from '../shared/text-field';
 import { Whole } from '../shared/whole';
 import { TopBar } from '../shell/top-bar';
+import { StoreNav } from '../stock/store-nav';
 import { ImportDialog } from './import-dialog';
 import { KindTree } from './kind-tree';
 import { PartCard } from './part-card';
@@ -77,6 +78,7 @@ const ALL = { value: null, name: 'all' } as const;
     ReactiveFormsModule,
     RouterLink,
     ScrollingModule,
+    StoreNav,
     TextField,
     TopBar,
     Whole,

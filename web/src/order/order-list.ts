@@ -1,0 +1,123 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { findEntry, lateLines, openPacks, orderStateWords, orderTotal, stockContracts, type PurchaseOrder } from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../data/api';
+import { JobView } from '../data/job-view';
+import { Messages } from '../data/messages';
+import { ShopStore } from '../data/shop-store';
+import { StockroomStore } from '../data/stockroom-store';
+import { Icon } from '../shared/icon';
+import { shortDay, today } from '../stock/today';
+
+/** The orders of a job, or of the shop: sent, answered, late, received in parts. */
+@Component({
+  selector: 'g-order-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Icon],
+  templateUrl: './order-list.html',
+  styleUrl: './order-list.scss',
+})
+export class OrderList {
+  private readonly view = inject(JobView);
+  private readonly stock = inject(StockroomStore);
+  private readonly shop = inject(ShopStore);
+  private readonly api = inject(Api);
+  private readonly messages = inject(Messages);
+  private readonly modal = inject(NgbModal);
+  protected readonly busy = signal<string | null>(null);
+  protected readonly refused = signal<{ readonly id: string; readonly words: string } | null>(null);
+  protected readonly orders = computed(() => {
+    const id = this.view.document()?.job.id;
+    const own = this.stock.room().orders.filter((o) => id !== undefined && o.jobIds.includes(id));
+    return [...own].reverse().map((order) => this.told(order));
+  });
+
+  protected readonly money = (minor: number): string => (minor / 100).toFixed(2);
+  protected readonly shortDay = shortDay;
+  protected paper({ id }: PurchaseOrder, as: 'pdf' | 'csv' | 'xml'): string {
+    return `/api/orders/${id}/order.${as}`;
+  }
+  protected open(line: PurchaseOrder['lines'][number]): number {
+    return openPacks(line);
+  }
+
+  /** To the supplier; sent again, its answer is asked for again. */
+  protected send(order: PurchaseOrder): Promise<void> {
+    return this.attempt(order, async () => {
+      await firstValueFrom(
+        this.shop.ask((key) =>
+          this.api.call(stockContracts.sendOrder, { params: { id: order.id }, body: { key, version: order.version } }),
+        ),
+      );
+      this.messages.tell(`${order.number} is sent, and answered`);
+    });
+  }
+  protected cancel(order: PurchaseOrder): Promise<void> {
+    return this.attempt(order, async () => {
+      await firstValueFrom(this.stock.change({ do: 'cancel-order', id: order.id, version: order.version }));
+    });
+  }
+  protected giveUp(order: PurchaseOrder, key: string): Promise<void> {
+    return this.attempt(order, async () => {
+      await firstValueFrom(this.stock.change({ do: 'give-up-line', id: order.id, version: order.version, key }));
+      this.messages.tell('Given up: it is to be bought again');
+    });
+  }
+  protected async receive(order: PurchaseOrder): Promise<void> {
+    const { ReceiveDialog } = await import('./receive-dialog');
+    const dialog = this.modal.open(ReceiveDialog, { ariaLabelledBy: 'receive-title', size: 'xl', scrollable: true });
+    (dialog.componentInstance as InstanceType<typeof ReceiveDialog>).start(order);
+    await dialog.result.catch(() => undefined);
+  }
+  /** More or fewer packs, while it is not sent. */
+  protected packs(order: PurchaseOrder, key: string, event: Event): Promise<void> {
+    const packs = Number((event.target as HTMLInputElement).value);
+    if (!Number.isInteger(packs) || packs < 0) return Promise.resolve();
+    return this.attempt(order, async () => {
+      await firstValueFrom(this.stock.change({ do: 'edit-order', id: order.id, version: order.version, set: { packs: [{ key, packs }] } }));
+    });
+  }
+
+  private told(order: PurchaseOrder) {
+    const late = new Set(lateLines(order, today()).map((l) => l.key));
+    const catalogue = this.view.catalogue();
+    return {
+      order,
+      supplier: this.stock.suppliers().find((s) => s.id === order.supplierId)?.name ?? 'a supplier that is gone',
+      state: orderStateWords(order.state),
+      total: orderTotal(order),
+      lines: order.lines.map((line) => ({
+        line,
+        late: late.has(line.key),
+        dearer: line.confirmedMinor !== undefined && line.confirmedMinor !== line.packMinor,
+        short: line.confirmedPacks !== undefined && line.confirmedPacks < line.packs,
+        pack:
+          line.holds.length > 1
+            ? `kit of ${line.holds.length}`
+            : packOf(line.holds[0]!.quantity, catalogue ? findEntry(catalogue, line.holds[0]!.part)?.kind : undefined),
+      })),
+      under: order.state === 'sent' || order.state === 'confirmed' || order.state === 'part',
+      failed: order.deliveries.flatMap((d) =>
+        d.lines.flatMap((l) => l.checks.filter((c) => !c.ok).map((c) => ({ on: d.on, check: c.check, note: c.note ?? '' }))),
+      ),
+    };
+  }
+
+  private async attempt(order: PurchaseOrder, what: () => Promise<void>): Promise<void> {
+    this.busy.set(order.id);
+    this.refused.set(null);
+    try {
+      await what();
+    } catch (error) {
+      this.refused.set({ id: order.id, words: (error as Error).message });
+    } finally {
+      this.busy.set(null);
+    }
+  }
+}
+
+function packOf(quantity: number, kind: string | undefined): string {
+  if (kind === 'hose') return `× ${quantity / 1000} m`;
+  return quantity === 1 ? '' : `× ${quantity}`;
+}

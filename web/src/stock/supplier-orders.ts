@@ -1,0 +1,111 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { isUnderWay, lateLines, orderStateWords, orderTotal, stockContracts, type PurchaseOrder } from '@gewinde/core';
+import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../data/api';
+import { Messages } from '../data/messages';
+import { ShopStore } from '../data/shop-store';
+import { StockroomStore } from '../data/stockroom-store';
+import { shortDay, today } from './today';
+
+/** The orders of a supplier that are not done, whatever they are for. */
+@Component({
+  selector: 'g-supplier-orders',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (o of orders(); track o.order.id) {
+      <div class="order">
+        <strong class="g-figure">{{ o.order.number }}</strong>
+        <span
+          >{{ o.state }}, {{ o.order.lines.length }} {{ o.order.lines.length === 1 ? 'line' : 'lines' }}, € {{ o.total }}, written
+          {{ o.day }}</span
+        >
+        @if (o.late) {
+          <span class="warn">late</span>
+        }
+        <span class="gap"></span>
+        <a class="g-button small" [href]="'/api/orders/' + o.order.id + '/order.pdf'" target="_blank" rel="noopener">PDF</a>
+        @if (o.order.state === 'open' || o.order.state === 'sent') {
+          <button type="button" class="g-button small" [disabled]="busy()" (click)="send(o.order)">
+            {{ o.order.state === 'open' ? 'Send' : 'Ask for the answer' }}
+          </button>
+        }
+        @if (o.under) {
+          <button type="button" class="g-button small" [disabled]="busy()" (click)="receive(o.order)">Receive …</button>
+        }
+      </div>
+    }
+    @if (error(); as e) {
+      <p class="g-error" role="alert">{{ e }}</p>
+    }
+  `,
+  styles: `
+    .order {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      align-items: center;
+      padding: 4px 0;
+      border-bottom: 1px solid var(--line);
+    }
+    strong {
+      font-size: 17px;
+    }
+    .gap {
+      flex: 1;
+    }
+    .warn {
+      color: var(--brass);
+    }
+    a {
+      text-decoration: none;
+    }
+  `,
+})
+export class SupplierOrders {
+  readonly supplier = input.required<string>();
+  private readonly stock = inject(StockroomStore);
+  private readonly shop = inject(ShopStore);
+  private readonly api = inject(Api);
+  private readonly messages = inject(Messages);
+  private readonly modal = inject(NgbModal);
+  protected readonly busy = signal(false);
+  protected readonly error = signal<string | null>(null);
+  protected readonly orders = computed(() =>
+    this.stock
+      .room()
+      .orders.filter((o) => o.supplierId === this.supplier() && o.state !== 'complete' && o.state !== 'cancelled')
+      .map((order) => ({
+        order,
+        state: orderStateWords(order.state),
+        total: (orderTotal(order) / 100).toFixed(2),
+        day: shortDay(order.writtenOn),
+        late: lateLines(order, today()).length > 0,
+        under: isUnderWay(order),
+      })),
+  );
+
+  protected async send(order: PurchaseOrder): Promise<void> {
+    this.busy.set(true);
+    this.error.set(null);
+    try {
+      await firstValueFrom(
+        this.shop.ask((key) =>
+          this.api.call(stockContracts.sendOrder, { params: { id: order.id }, body: { key, version: order.version } }),
+        ),
+      );
+      this.messages.tell(`${order.number} is sent, and answered`);
+    } catch (error) {
+      this.error.set((error as Error).message);
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  protected async receive(order: PurchaseOrder): Promise<void> {
+    const { ReceiveDialog } = await import('../order/receive-dialog');
+    const dialog = this.modal.open(ReceiveDialog, { ariaLabelledBy: 'receive-title', size: 'xl', scrollable: true });
+    (dialog.componentInstance as InstanceType<typeof ReceiveDialog>).start(order);
+    await dialog.result.catch(() => undefined);
+  }
+}
