@@ -19,6 +19,7 @@ const order = [
   'supplies',
   'job',
   'commands',
+  'stock',
   'lines',
   'flow',
   'drawing',

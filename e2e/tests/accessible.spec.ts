@@ -8,6 +8,7 @@ const views = [
   ['lines', 'lines'],
   ['cut', 'cut'],
   ['order', 'order'],
+  ['tickets', 'cut?show=tickets'],
 ] as const;
 const benches = ['name', 'pair', 'matrix', 'drill'] as const;
 
@@ -64,7 +65,7 @@ for (const theme of ['light', 'dark'] as const) {
 test('on a tablet the inspector slides over and nothing runs out of the page', async ({ page, request }) => {
   const { job } = await jobByNumber(request, '2403');
   await page.setViewportSize({ width: 820, height: 1180 });
-  for (const path of ['survey', 'lines', 'cut', 'order']) {
+  for (const path of ['survey', 'lines', 'cut', 'cut?show=tickets', 'order', 'order?show=orders', 'order?show=parts']) {
     await page.goto(`/job/${job.id}/${path}`);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Magpie');
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
@@ -72,6 +73,11 @@ test('on a tablet the inspector slides over and nothing runs out of the page', a
   for (const path of benches) {
     await page.goto(`/bench/${path}`);
     await expect(page.getByRole('link', { name: 'Pair check' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
+  }
+  for (const room of ['shelf', 'rack', 'suppliers']) {
+    await page.goto(`/store/${room}`);
+    await expect(page.getByRole('link', { name: 'Suppliers' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
   }
   await page.goto('/store?part=npt1%2F4m%2Ban6m');

@@ -54,6 +54,7 @@ test('a plate is written in the store, stands in the survey with its ports, and 
   await expect(inspector).toContainText('O-ring FKM AS568-230');
   await expect(inspector).toContainText('squeezed by 24 %');
   await page.keyboard.press('4');
+  await page.getByRole('tab', { name: 'Parts list' }).click();
   await expect(page.getByRole('row', { name: new RegExp(name) })).toContainText('79.00');
   await page.reload();
   await page
@@ -63,6 +64,7 @@ test('a plate is written in the store, stands in the survey with its ports, and 
   await page.getByLabel('There already, not bought').check();
   await expect(saved(page)).toBeVisible();
   await page.getByRole('link', { name: /Order/ }).click();
+  await page.getByRole('tab', { name: 'Parts list' }).click();
   await expect(page.getByRole('heading', { name: 'Parts list' })).toBeVisible();
   await expect(page.getByRole('row', { name: new RegExp(name) })).toBeHidden();
 });
@@ -91,7 +93,7 @@ test('a part of the store is put into a way of a line by name, its ports left fo
 
 test('which seals are taken is set for all jobs, seen in the parts list, and taken back', async ({ page, request }) => {
   const { job } = await copyOfMagpie(request, 'B-3');
-  await page.goto(`/job/${job.id}/order`);
+  await page.goto(`/job/${job.id}/order?show=parts`);
   await expect(page.getByRole('row', { name: /^Copper washer/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Which seals are taken' }).click();
   const dialog = page.getByRole('dialog');

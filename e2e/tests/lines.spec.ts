@@ -33,7 +33,8 @@ test('the rack, the steps and the finder are worked from the keyboard alone', as
   await page.keyboard.press('k');
   await expect(page.getByLabel('Name of the line')).toHaveValue('Filter on its head');
   await page.keyboard.press('3');
-  await expect(page.getByRole('heading', { name: 'Cut tickets' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Cut plan' })).toBeVisible();
+  await page.getByRole('button', { name: 'Tickets' }).click();
   await page.keyboard.press('u');
   await expect(page.getByRole('article').first()).toContainText(/cut\s*\d+.* in/);
   await page.keyboard.press('u');

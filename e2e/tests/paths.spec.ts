@@ -36,9 +36,10 @@ test('a line is broken by a bulkhead fitting, each hose is taped and cut by itse
   await expect(taped).toHaveValue(/^300/);
 
   await page.getByRole('link', { name: /Cut/ }).click();
+  await page.getByRole('button', { name: 'Tickets' }).click();
   await expect(page.getByRole('article', { name: 'Ticket P-1-L4/1' })).toContainText('Bulkhead, bulkhead an6 m to an6 m');
   await expect(page.getByRole('article', { name: 'Ticket P-1-L4/2' })).toContainText('Turbo, oil inlet');
-  await page.goto(`/job/${job.id}/order`);
+  await page.goto(`/job/${job.id}/order?show=parts`);
   await expect(page.getByRole('row', { name: /Bulkhead, bulkhead an6 m to an6 m/ })).toContainText('L4');
 
   await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
@@ -128,5 +129,6 @@ test('a hose that is kept says what comes off it, and one that is too short is r
   await has.press('Enter');
   await expect(page.getByRole('table', { name: 'Cut length' })).toContainText('Comes off the hose that is kept');
   await page.getByRole('link', { name: /Cut/ }).click();
+  await page.getByRole('button', { name: 'Tickets' }).click();
   await expect(page.getByRole('article', { name: 'Ticket P-5-L4' })).toContainText('cut off');
 });

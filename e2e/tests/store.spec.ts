@@ -128,7 +128,7 @@ test('hoses and seals have sections of their own: priced, taken out, told in the
   await form.getByLabel('Price €').fill('0,95');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(card).toContainText('€ 0.95');
-  await page.goto(`/job/${job.id}/order`);
+  await page.goto(`/job/${job.id}/order?show=parts`);
   await expect(page.getByRole('row', { name: /O-ring FKM AS568-904/ })).toContainText('0.95');
 
   await page.goto('/store?part=hose-ptfe-6');
