@@ -81,6 +81,14 @@ describe('inputs', () => {
     expect([field.value, host.length.value]).toEqual(['70', 664]);
   });
 
+  it('a quantity that is taken stands in its unit at once, before the next figure is typed over it', () => {
+    const field = fields()[0]!;
+    field.value = '730';
+    field.dispatchEvent(new Event('input'));
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    expect([field.value, host.length.value]).toEqual(['730\u2009mm', 730]);
+  });
+
   it('a notation is shown back in words, and Enter takes it', async () => {
     await type(1, 'm14x1.5 f washer');
     const text = root().querySelector('g-notation-input')!.textContent;

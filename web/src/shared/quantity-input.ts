@@ -4,12 +4,14 @@ import {
   computed,
   type DoCheck,
   effect,
+  type ElementRef,
   forwardRef,
   inject,
   Injector,
   input,
   signal,
   untracked,
+  viewChild,
 } from '@angular/core';
 import {
   type ControlValueAccessor,
@@ -48,6 +50,7 @@ let inputs = 0;
       ><span>{{ label() }}</span></label
     >
     <input
+      #field
       class="g-input g-figure"
       type="text"
       inputmode="text"
@@ -125,6 +128,7 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
     if (value === null || houseUnits.metric[this.kind()] === houseUnits.inch[this.kind()]) return null;
     return formatBoth(value, this.kind(), this.system(), this.format());
   });
+  private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
   private readonly injector = inject(Injector);
   private changed: (value: number | null) => void = () => undefined;
   private touched: () => void = () => undefined;
@@ -211,6 +215,8 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
     this.value.set(value);
     this.changed(value);
     this.text.set(this.shown());
+    // in the field at once: written a moment later, it would take the selection from under the next figure typed
+    this.field().nativeElement.value = this.text();
   }
 
   private say(problem: string | null): void {
