@@ -47,6 +47,13 @@ export const OfferPreviewSchema = Type.Object(
         code: Type.Optional(Type.String()),
         wasMinor: Type.Optional(Type.Integer()),
         packMinor: Type.Integer(),
+        /** In a pack: pieces, or millimetres of what is cut. */
+        holds: Count,
+        held: Type.Optional(Count),
+        byLength: Type.Optional(Type.Literal(true)),
+        /** Prices that fall with their number, beside the first. */
+        breaks: Count,
+        breaksWere: Type.Optional(Count),
       }),
     ),
     errors: Type.Array(LineErrorSchema),

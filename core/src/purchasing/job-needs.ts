@@ -1,5 +1,5 @@
 import { connectorKey } from '../connectors/index.js';
-import type { CutWork, GroupPlan } from '../cutting/index.js';
+import type { CutPiece, CutWork, GroupPlan } from '../cutting/index.js';
 import { findEntry, findSupply, type Catalogue } from '../job/index.js';
 import type { AssembledJob } from '../lines/index.js';
 import { freeFor, isUnderWay, openPacks, type Stockroom, type StoreRules } from '../stock/index.js';
@@ -20,6 +20,8 @@ export interface NeedRow extends NetNeed {
   readonly unknown?: true;
   /** Nobody says how many joints a pack of it makes. */
   readonly packUnknown?: true;
+  /** Pieces that nothing on the rack or on offer is long enough for: they are in the need, and in nothing else. */
+  readonly tooLong?: number;
 }
 
 export interface JobNeeds {
@@ -62,12 +64,13 @@ export function jobNeeds(
       ...(perPack === undefined ? { packUnknown: true as const } : {}),
     });
   }
-  for (const group of work.groups) {
-    const pieces = [...group.toCut, ...group.done.map((d) => d.piece)];
+  const cutOf = new Map(work.groups.map((g) => [g.part, [...g.toCut, ...g.done.map((d) => d.piece)]]));
+  for (const { part, name } of work.groups) {
+    const pieces = cutOf.get(part)!;
     put(
-      group.part,
+      part,
       pieces.reduce((sum, p) => sum + p.lengthMm, 0),
-      { name: group.name, group: 'hose', unit: 'mm', lines: [...new Set(pieces.map((p) => p.lineNumber))], components: [] },
+      { name, group: 'hose', unit: 'mm', lines: [...new Set(pieces.map((p) => p.lineNumber))], components: [] },
     );
   }
   for (const cap of capsFor(job, room.rules))
@@ -91,11 +94,11 @@ export function jobNeeds(
     },
   );
   const netOf = new Map(net.map((n) => [n.part, n]));
-  const all = needs.map(({ part, quantity }, i): NeedRow => {
+  const all = needs.map(({ part }, i): NeedRow => {
     const row = rows[i]!;
     const issued = issuedOf(part);
     if (row.unit === 'pc') return { ...netOf.get(part)!, ...row, ...(issued > 0 ? { issued } : {}) };
-    return { ...hoseNet(part, quantity, planned.get(part), onOrder), ...row };
+    return { ...hoseNet(part, cutOf.get(part) ?? [], planned.get(part), onOrder), ...row };
   });
   return {
     rows: all.sort(
@@ -121,15 +124,19 @@ function withoutMade(list: PartsList, work: CutWork, { lines }: AssembledJob): P
 /** Of hose the cut plan says what is bought: whole packs, less what is on its way. */
 function hoseNet(
   part: string,
-  needed: number,
+  pieces: readonly Pick<CutPiece, 'id' | 'lengthMm'>[],
   plan: GroupPlan | undefined,
   onOrder: readonly { part: string; quantity: number }[],
-): NetNeed {
+): NetNeed & Pick<NeedRow, 'tooLong'> {
+  const sum = (list: readonly { readonly lengthMm: number }[]): number => list.reduce((mm, p) => mm + p.lengthMm, 0);
   const fresh = plan?.bars.filter((b) => b.kind === 'new') ?? [];
-  const bought = fresh.reduce((sum, b) => sum + b.lengthMm, 0);
+  const nowhere = new Set(plan?.unmet);
+  const unmet = pieces.filter((p) => nowhere.has(p.id));
+  const [needed, bought] = [sum(pieces), sum(fresh)];
   const coming = Math.min(bought, onOrder.find((o) => o.part === part)?.quantity ?? 0);
-  const fromNew = fresh.reduce((sum, b) => sum + b.pieces.reduce((s, p) => s + p.lengthMm, 0), 0);
-  return { part, needed, spare: 0, fromShelf: needed - fromNew, onOrder: coming, toBuy: bought - coming };
+  const fromShelf = needed - sum(fresh.flatMap((b) => b.pieces)) - sum(unmet);
+  const tooLong = unmet.length > 0 ? { tooLong: unmet.length } : {};
+  return { part, needed, spare: 0, fromShelf, onOrder: coming, toBuy: bought - coming, ...tooLong };
 }
 
 /** What is on its way for a job: of its own orders, and of those for no job in particular. */

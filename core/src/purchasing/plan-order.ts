@@ -55,8 +55,14 @@ export async function planOrder(problem: OrderProblem, solver: MipSolver = highs
   if (wanted.length === 0) return { orders: [], totalMinor: 0, days: 0, proven: true, notOffered, late, left: [] };
   const { mip, levels } = programOf({ ...problem, needs: wanted, offers });
   const answer = await solver.solve(mip, SECONDS);
-  if (answer.status === 'none')
+  if (answer.status === 'none') {
+    // a least order that cannot be reached: planned without it, and refused in words when it is sent
+    if (problem.suppliers.some((s) => s.leastOrderMinor !== undefined)) {
+      const suppliers = problem.suppliers.map(({ leastOrderMinor: _, ...rest }) => rest);
+      return { ...(await planOrder({ ...problem, suppliers }, solver)), proven: false };
+    }
     return { orders: [], totalMinor: 0, days: 0, proven: false, notOffered: [...notOffered, ...wanted.map((n) => n.part)], late, left: [] };
+  }
   const lines = levels.flatMap(({ offer, price, name }) => {
     const packs = Math.round(answer.value(name));
     return packs > 0 ? [{ offer, line: { offer: offer.id, packs, packMinor: price.packMinor, totalMinor: packs * price.packMinor } }] : [];
@@ -119,10 +125,15 @@ function programOf({ needs, offers, suppliers, goal }: OrderProblem): { mip: Mip
   const most = new Map<string, number>();
   offers.forEach((offer, o) => {
     const packs = Math.max(1, ...offer.holds.map((h) => Math.ceil((needs.find((n) => n.part === h.part)?.quantity ?? 0) / h.quantity)));
+    const supplier = suppliers.find((s) => s.id === offer.supplier);
+    // more than is needed, where that is what a least order or a free carriage takes
+    const filling = Math.max(supplier?.leastOrderMinor ?? 0, supplier?.carriageMinor ? (supplier.freeFromMinor ?? 0) : 0);
     const chosen = new Map<string, number>();
     offer.prices.forEach((price, k) => {
       const [name, at] = [`n${o}_${k}`, `z${o}_${k}`];
-      const until = offer.prices[k + 1] ? offer.prices[k + 1]!.fromPacks - 1 : Math.max(packs, price.fromPacks);
+      const until = offer.prices[k + 1]
+        ? offer.prices[k + 1]!.fromPacks - 1
+        : Math.max(packs, price.fromPacks, price.packMinor > 0 ? Math.ceil(filling / price.packMinor) : 0);
       levels.push({ offer, price, name });
       whole.push(name, at);
       most.set(at, 1);

@@ -61,6 +61,51 @@ describe('a price list', () => {
     );
   });
 
+  it('without codes is matched by its parts: taken in twice it adds nothing', () => {
+    const codeless = ['', RING, '10', '5.00', '', ''];
+    const { added } = read([codeless]);
+    const stored = added.map((o, i): OfferRow => ({ ...o, id: `n${i}`, version: 1 }));
+    expect(read([codeless], stored)).toMatchObject({ added: [], changed: [], unchanged: 1 });
+    expect(read([['', RING, '10', '6.00', '', '']], stored)).toMatchObject({
+      added: [],
+      changed: [{ before: { id: 'n0' }, offer: { prices: [{ packMinor: 600 }] } }],
+    });
+    expect(read([codeless, codeless], stored).errors).toMatchObject([{ line: 3, message: expect.stringContaining('stands in line 2') }]);
+  });
+
+  it('does not make another part of an offer, and keeps what the offer is called', () => {
+    const known = offer({ code: 'W', name: 'Ring, bag of ten', prices: [{ fromPacks: 1, packMinor: 500 }] });
+    expect(read([['W', 'cap 6', '', '5.00', '', '']], [known])).toMatchObject({
+      changed: [],
+      errors: [{ line: 2, column: 'part', message: expect.stringMatching(/is offered as .*changed in the offer itself/) }],
+    });
+    expect(read([['W', RING, '', '7.00', '', '']], [known]).changed[0]!.offer).toMatchObject({ name: 'Ring, bag of ten' });
+  });
+
+  it.each([
+    ['a code nobody knows', ['NOPE', '', '', '5.00', '', ''], 'code', /no code "NOPE"/],
+    ['a part nobody has', ['', 'no such part', '', '5.00', '', ''], 'part', /no part "no such part"/],
+    ['neither code nor part', ['', '', '', '5.00', '', ''], 'code', /no code ""/],
+    ['a pack of none', ['C', RING, '0', '5.00', '', ''], 'pack', /holds something/],
+    ['a pack that is no number', ['C', RING, 'ten', '5.00', '', ''], 'pack', /ten/],
+    ['a length that is none', ['C', HOSE, 'long', '5.00', '', ''], 'pack', /no length/],
+    ['no price', ['C', RING, '1', '', '', ''], 'price', /no price/],
+    ['half a break', ['C', RING, '1', '5.00', '3', ''], 'price2', /from how many/],
+    ['a break that is none', ['C', RING, '1', '5.00', '1', '4.00'], 'price', /fewer packs to more/],
+  ])('says what is wrong with %s, and where', (_, row, column, words) => {
+    const { added, changed, errors } = read([row]);
+    expect([added, changed]).toEqual([[], []]);
+    expect(errors).toMatchObject([{ line: 2, column, message: expect.stringMatching(words) }]);
+  });
+
+  it('passes over empty lines and counts the lines as they stand in the file', () =>
+    expect(
+      read([
+        ['', '', '', '', '', ''],
+        ['NOPE', '', '', '1', '', ''],
+      ]).errors[0]!.line,
+    ).toBe(3));
+
   it('takes hose by the metre, changes what it has by the code, and leaves a kit alone', () => {
     expect(read([['H', HOSE, '2,5 m', '30', '', '']]).added[0]).toMatchObject({ holds: [{ part: HOSE, quantity: 2500 }] });
     expect(read([['H', HOSE, '', '30', '', '']]).added[0]).toMatchObject({ holds: [{ part: HOSE, quantity: 1000 }], oneLength: true });

@@ -52,7 +52,7 @@ export interface ReadPrices {
 
 /**
  * Reads a supplier's price list, in its own money. A line is matched by the supplier's code, else by the id of the part, else by the code the catalogue
- * has for it; each line is an offer that is new, changed or as it was, or an error that says why.
+ * has for it; one without a code by the offer of its part that has none. Each line is an offer that is new, changed or as it was, or an error that says why.
  */
 export function readPriceList(
   rows: readonly (readonly string[])[],
@@ -64,6 +64,7 @@ export function readPriceList(
 ): ReadPrices {
   const own = offers.filter((o) => o.supplierId === supplier.id);
   const offered = new Map(own.flatMap((o) => (o.code ? [[folded(o.code), o] as const] : [])));
+  const codeless = new Map(own.flatMap((o) => (!o.code && o.holds.length === 1 ? [[o.holds[0]!.part, o] as const] : [])));
   const result = { added: [] as Fields[], changed: [] as { before: OfferRow; offer: Fields }[], unchanged: 0, errors: [] as LineError[] };
   const seen = new Map<string, number>();
   if (mapping['price'] === undefined || (mapping['code'] === undefined && mapping['part'] === undefined))
@@ -89,11 +90,18 @@ export function readPriceList(
       }
     };
     const code = cell('code');
-    const before = code ? offered.get(folded(code)) : undefined;
+    const before = code ? offered.get(folded(code)) : codeless.get(cell('part'));
     const entry = cell('part') ? findEntry(catalogue, cell('part')) : before ? undefined : byCode.get(folded(code));
     if (before && before.holds.length > 1)
       return void result.errors.push({ line, column: 'code', message: `"${code}" is a kit: its price is changed in the offer itself.` });
     const part = entry?.part.id ?? before?.holds[0]?.part;
+    const held = before?.holds[0]?.part;
+    if (part !== undefined && held !== undefined && part !== held)
+      return void result.errors.push({
+        line,
+        column: 'part',
+        message: `"${code}" is offered as ${findEntry(catalogue, held)?.part.name ?? held}: which part it is, is changed in the offer itself.`,
+      });
     if (part === undefined) {
       const what = cell('part') ? `part "${cell('part')}"` : `code "${code}"`;
       return void result.errors.push({
@@ -122,6 +130,7 @@ export function readPriceList(
     const offer: Fields = {
       supplierId: supplier.id,
       ...(code ? { code } : {}),
+      ...(before?.name ? { name: before.name } : {}),
       holds: [{ part, quantity: pack ?? before?.holds[0]?.quantity ?? (long ? 1000 : 1) }],
       prices: [{ fromPacks: 1, packMinor: price ?? 0 }, ...breaks],
       ...((lead ?? before?.leadDays) === undefined ? {} : { leadDays: lead ?? before!.leadDays! }),

@@ -27,6 +27,8 @@ export function acknowledged(order: PurchaseOrder, answer: Acknowledgement): Pur
   if (order.state !== 'sent' && order.state !== 'confirmed')
     throw new CommandError('bad-value', `${order.number} is ${wordsOf(order.state)}: there is nothing to confirm.`, 'state');
   const answers = new Map(answer.lines.map((l) => [l.key, l]));
+  if (answers.size < answer.lines.length)
+    throw new CommandError('bad-value', `The answer to ${order.number} has a line twice. Nothing was taken from it.`, 'lines');
   const unknown = answer.lines.find((l) => !order.lines.some((own) => own.key === l.key));
   if (unknown)
     throw new CommandError('bad-value', `${order.number} has no line "${unknown.key}". Nothing was taken from the answer.`, 'lines');
@@ -70,6 +72,8 @@ export function received(order: PurchaseOrder, delivery: Delivery, failed: Reado
 
 /** What will not come any more is given up, and is bought elsewhere. @throws {CommandError} bad-value */
 export function gaveUp(order: PurchaseOrder, key: string): PurchaseOrder {
+  if (!isUnderWay(order))
+    throw new CommandError('bad-value', `${order.number} is ${wordsOf(order.state)}: nothing of it is on its way.`, 'state');
   const line = order.lines.find((l) => l.key === key);
   if (!line || openPacks(line) === 0) throw new CommandError('bad-value', 'Nothing of this line is open.', 'key');
   const lines = order.lines.map((l) => (l.key === key ? { ...l, shortPacks: (l.shortPacks ?? 0) + openPacks(l) } : l));

@@ -155,6 +155,7 @@ describe('an order', () => {
     ['about another order', { ...answer(3), order: 'PO-0008' }, 'wrong-order'],
     ['of a line that it has not', answer(3, { key: 'z' }), 'bad-value'],
     ['of more than was ordered', answer(5), 'bad-value'],
+    ['that says a line twice', { ...answer(3), lines: [...answer(3).lines, ...answer(2).lines] }, 'bad-value'],
   ])('takes no answer %s', (_, said, code) => expect(() => acknowledged(order, said)).toThrow(expect.objectContaining({ code })));
 
   it('comes in parts; what fails its checks and what is missing stays open, until it is complete or given up', () => {
@@ -167,7 +168,13 @@ describe('an order', () => {
     expect(gaveUp(second, 'a')).toMatchObject({ state: 'complete', lines: [{ shortPacks: 1 }, {}] });
     expect(() => received(second, came('a', 2))).toThrow(/2 came, 1 is open/);
     expect(() => received({ ...order, state: 'open' }, came('a', 1))).toThrow(/not sent/);
-    expect(() => gaveUp(gaveUp(second, 'a'), 'a')).toThrow(/Nothing of this line is open/);
+    expect(() => gaveUp({ ...second, lines: second.lines.map((l) => (l.key === 'a' ? { ...l, shortPacks: 1 } : l)) }, 'a')).toThrow(
+      /Nothing of this line is open/,
+    );
+  });
+
+  it.each(['open', 'complete', 'cancelled'] as const)('that is %s has nothing on its way that could be given up, and stays so', (state) => {
+    expect(() => gaveUp({ ...order, state }, 'a')).toThrow(/nothing of it is on its way/);
   });
 });
 

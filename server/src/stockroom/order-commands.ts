@@ -19,6 +19,7 @@ import {
 } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { listRows } from '../database/entities.js';
+import { putLengths } from './rack-commands.js';
 import { jobIsThere, lockPart, movePart } from './shelf-commands.js';
 import { nextNumber, type StockDraft } from './stock-draft.js';
 import { today } from './today.js';
@@ -160,7 +161,8 @@ export async function receiveOrder(draft: StockDraft, { id, version, delivery, p
       await putAway(draft, part, { packs, quantity, line, jobId, place, order: before, by: delivery.by });
   }
   const kept = bad.size > 0 ? `; ${bad.size} did not pass` : '';
-  return `Take in ${delivery.lines.length} lines of order ${before.number}${kept}`;
+  const lines = delivery.lines.length === 1 ? 'a line' : `${delivery.lines.length} lines`;
+  return `Take in ${lines} of order ${before.number}${kept}`;
 }
 
 /** Nothing goes on the shelf unseen: each check of each part that came was answered. @throws {CommandError} bad-value */
@@ -196,9 +198,9 @@ async function putAway(draft: StockDraft, id: string, { packs, quantity, line, j
     if (jobId !== undefined) await movePart(draft, id, { kind: 'reserve', quantity: packs * quantity, jobId }, { by, note });
     return;
   }
-  const lengths = line.oneLength ? [packs * quantity] : Array.from({ length: packs }, () => quantity);
-  for (const mm of lengths) {
-    const row: HoseLength = {
+  const rows: HoseLength[] = [];
+  for (const mm of line.oneLength ? [packs * quantity] : Array.from({ length: packs }, () => quantity))
+    rows.push({
       id: await nextNumber(draft.trx, 'hose_lengths', 'id', 'H'),
       part: id,
       kind: mm >= REEL_MM ? 'reel' : 'length',
@@ -208,11 +210,8 @@ async function putAway(draft: StockDraft, id: string, { packs, quantity, line, j
       since: today(),
       state: 'there',
       version: 1,
-    };
-    draft.put('length', row);
-  }
-  const shelf = Math.floor(((part.part.shelf ?? 0) * 1000 + lengths.reduce((a, b) => a + b, 0)) / 1000);
-  draft.tell({ ...part, part: { ...part.part, shelf } } as CataloguePart);
+    });
+  await putLengths(draft, ...rows);
 }
 
 export async function giveUpLine(draft: StockDraft, { id, version, key }: StockCommandOf<'give-up-line'>): Promise<string> {

@@ -4,6 +4,7 @@ import {
   folded,
   guessPriceColumns,
   readPriceList,
+  soldByLength,
   type OfferPreview,
   type PartEntry,
   type ReadPrices,
@@ -24,7 +25,12 @@ type Mapping = Readonly<Record<string, number>>;
 /** Lines and errors shown in a preview. */
 const SHOWN = 50;
 
-async function read(db: Knex, supplierId: string, list: List, mapping: Mapping): Promise<ReadPrices & { names: (part: string) => string }> {
+async function read(
+  db: Knex,
+  supplierId: string,
+  list: List,
+  mapping: Mapping,
+): Promise<ReadPrices & { names: (part: string) => string; byLength: (part: string) => boolean }> {
   const [supplier]: SupplierRow[] = await listRows(db, 'supplier', { id: supplierId });
   if (!supplier) throw new AppError('not-found', 'This supplier is not there, or no longer.', { field: 'supplierId' });
   const catalogue = await readCatalogue(db);
@@ -37,6 +43,10 @@ async function read(db: Knex, supplierId: string, list: List, mapping: Mapping):
   return {
     ...readPriceList(list.rows, mapping, supplier, offers, catalogue, byCode),
     names: (part) => findEntry(catalogue, part)?.part.name ?? part,
+    byLength: (part) => {
+      const entry = findEntry(catalogue, part);
+      return entry !== undefined && soldByLength(entry);
+    },
   };
 }
 
@@ -44,11 +54,8 @@ async function read(db: Knex, supplierId: string, list: List, mapping: Mapping):
 export async function previewOffers(db: Knex, supplierId: string, csv: string, given?: Mapping): Promise<OfferPreview> {
   const list = readCsv(csv);
   const mapping = given ?? guessPriceColumns(list.headings);
-  const { added, changed, unchanged, errors, names } = await read(db, supplierId, list, mapping);
-  const told = [
-    ...changed.map(({ before, offer }) => ({ offer, wasMinor: before.prices[0]!.packMinor })),
-    ...added.map((offer) => ({ offer, wasMinor: undefined })),
-  ];
+  const { added, changed, unchanged, errors, names, byLength } = await read(db, supplierId, list, mapping);
+  const told = [...changed.map(({ before, offer }) => ({ offer, before })), ...added.map((offer) => ({ offer, before: undefined }))];
   return {
     headings: list.headings,
     sample: list.rows.slice(0, 5),
@@ -57,11 +64,14 @@ export async function previewOffers(db: Knex, supplierId: string, csv: string, g
     counts: { added: added.length, changed: changed.length, unchanged, errors: errors.length },
     changes: told
       .slice(0, SHOWN)
-      .map(({ offer, wasMinor }) => ({
+      .map(({ offer, before }) => ({
         name: names(offer.holds[0]!.part),
         ...(offer.code ? { code: offer.code } : {}),
-        ...(wasMinor === undefined ? {} : { wasMinor }),
         packMinor: offer.prices[0]!.packMinor,
+        holds: offer.holds[0]!.quantity,
+        ...(byLength(offer.holds[0]!.part) ? { byLength: true as const } : {}),
+        breaks: offer.prices.length - 1,
+        ...(before ? { wasMinor: before.prices[0]!.packMinor, held: before.holds[0]!.quantity, breaksWere: before.prices.length - 1 } : {}),
       })),
     errors: errors.slice(0, SHOWN),
   };

@@ -20,38 +20,41 @@ import { jobIsThere, lockPart } from './shelf-commands.js';
 import { nextNumber, type StockDraft } from './stock-draft.js';
 import { today } from './today.js';
 
-/** Hose is drawn and counted in metres; what changes on the rack is told with its part. */
-async function tellPart(draft: StockDraft, id: string, by: number): Promise<void> {
-  const part = (await lockPartRows(draft.trx, [id])).get(id);
-  if (!part) return;
-  const racked = (await draft
-    .trx('hose_lengths')
-    .where({ part_id: id, state: 'there' })
-    .whereNot({ kind: 'made' })
-    .sum('mm as n')
-    .first()) as { n: string | null } | undefined;
-  const shelf = Math.max(0, Math.floor((Number(racked?.n ?? 0) + by) / 1000));
-  draft.tell({ ...part, part: { ...part.part, shelf } } as CataloguePart);
+/** Puts lengths; hose is drawn and counted in metres, so what changes on the rack is told with its part. */
+export async function putLengths(draft: StockDraft, ...lengths: readonly HoseLength[]): Promise<void> {
+  for (const length of lengths) draft.put('length', length);
+  for (const id of new Set(lengths.map((l) => l.part))) {
+    const part = (await lockPartRows(draft.trx, [id])).get(id);
+    if (!part) continue;
+    const stored = (await draft
+      .trx('hose_lengths')
+      .where({ part_id: id, state: 'there' })
+      .whereNot({ kind: 'made' })
+      .sum('mm as n')
+      .first()) as { n: string | null } | undefined;
+    const own = draft.changes('length').filter((c) => (c.now ?? c.before)?.part === id);
+    const mm = own.reduce((sum, { before, now }) => sum + racked(now) - racked(before), Number(stored?.n ?? 0));
+    draft.tell({ ...part, part: { ...part.part, shelf: Math.max(0, Math.floor(mm / 1000)) } } as CataloguePart);
+  }
 }
 
-const metres = (length: HoseLength | undefined): number => (length?.state === 'there' && length.kind !== 'made' ? length.mm : 0);
-
-async function putLength(draft: StockDraft, before: HoseLength | undefined, next: HoseLength): Promise<void> {
-  draft.put('length', next);
-  await tellPart(draft, next.part, metres(next) - metres(before));
-}
+const racked = (length: HoseLength | undefined): number => (length?.state === 'there' && length.kind !== 'made' ? length.mm : 0);
 
 export async function storeRules(draft: StockDraft): Promise<StoreRules> {
   const row = await draft.find('storeRules', 'store-rules');
   return { ...usualStoreRules, ...row?.rules };
 }
 
+/** @throws {CommandError} bad-value */
+function madeBefore(day: string | null | undefined): void {
+  if (day != null && day > today()) throw new CommandError('bad-value', 'It was not made in the future.', 'madeOn');
+}
+
 export async function addLength(draft: StockDraft, { length }: StockCommandOf<'add-length'>): Promise<string> {
   const part = await lockPart(draft, length.part);
   if (!soldByLength(part)) throw new CommandError('bad-value', `${part.part.name} is not cut to length.`, 'part');
   if (length.mm <= 0) throw new CommandError('bad-value', 'A length has a length.', 'mm');
-  if (length.madeOn !== undefined && length.madeOn > today())
-    throw new CommandError('bad-value', 'It was not made in the future.', 'madeOn');
+  madeBefore(length.madeOn);
   if ((length.kind === 'made') !== (length.ends !== undefined))
     throw new CommandError(
       'bad-value',
@@ -62,7 +65,7 @@ export async function addLength(draft: StockDraft, { length }: StockCommandOf<'a
     if ((await lockPart(draft, end)).kind !== 'hose end') throw new CommandError('bad-value', `"${end}" is no hose end.`, 'ends');
   if (length.jobId !== undefined) await jobIsThere(draft, length.jobId);
   const id = await nextNumber(draft.trx, 'hose_lengths', 'id', 'H');
-  await putLength(draft, undefined, { id, ...length, since: today(), state: 'there', version: 1 });
+  await putLengths(draft, { id, ...length, since: today(), state: 'there', version: 1 });
   return `Put ${id} on the rack: ${part.part.name}`;
 }
 
@@ -70,6 +73,7 @@ export async function editLength(draft: StockDraft, { id, version, set }: StockC
   const before = await draft.editable('length', id, version, movedWords);
   if (before.state !== 'there') throw new CommandError('not-enough', `${id} is not on the rack any more.`);
   if (set.jobId) await jobIsThere(draft, set.jobId);
+  madeBefore(set.madeOn);
   const { mm, ...rest } = set;
   const merged: Record<string, unknown> = { ...before };
   for (const [field, value] of Object.entries(rest)) {
@@ -81,15 +85,20 @@ export async function editLength(draft: StockDraft, { id, version, set }: StockC
     mm === undefined || before.kind === 'made'
       ? { ...next, ...(mm === undefined ? {} : { mm }) }
       : leftAs(next, mm, await storeRules(draft));
-  await putLength(draft, before, measured);
+  await putLengths(draft, measured);
   return mm === undefined ? `Change ${id}` : measured.state === 'used' ? `Throw the rest of ${id} away` : `Measure ${id}`;
 }
 
-export async function scrapLength(draft: StockDraft, { id, version }: StockCommandOf<'scrap-length'>): Promise<string> {
+/** Who said so and why, behind what was done; the history has no other place for it. */
+function said({ by, note }: { readonly by?: string | undefined; readonly note?: string | undefined }): string {
+  return `${note ? `: ${note}` : ''}${by ? ` (${by})` : ''}`;
+}
+
+export async function scrapLength(draft: StockDraft, { id, version, ...words }: StockCommandOf<'scrap-length'>): Promise<string> {
   const before = await draft.editable('length', id, version, movedWords);
   if (before.state !== 'there') throw new CommandError('not-enough', `${id} is not on the rack any more.`);
-  await putLength(draft, before, { ...before, state: 'scrapped' });
-  return `Throw ${id} away`;
+  await putLengths(draft, { ...before, state: 'scrapped' });
+  return `Throw ${id} away${said(words)}`;
 }
 
 /** A piece is sawn off a length: the length gets shorter, the piece is recorded. Two who cut from one length: the second is told. */
@@ -108,7 +117,7 @@ export async function cutPiece(draft: StockDraft, command: StockCommandOf<'cut-p
   if (await draft.find('cut', cutId)) throw new CommandError('id-taken', 'This piece is recorded already.', 'id');
   const sawn = { measuredMm: said.measuredMm, trimmedMm, ...(leftMm === undefined ? {} : { leftMm }) };
   const left = cutOff(length, sawn, rules);
-  await putLength(draft, length, { ...left, sawnOn: today() });
+  await putLengths(draft, { ...left, sawnOn: today() });
   draft.put('cut', {
     ...said,
     id: cutId,
@@ -135,7 +144,7 @@ async function notCutYet(draft: StockDraft, { jobId, ticket, part, of }: Pick<Cu
     );
 }
 
-export async function spoilCut(draft: StockDraft, { id, version, keepMm }: StockCommandOf<'spoil-cut'>): Promise<string> {
+export async function spoilCut(draft: StockDraft, { id, version, keepMm, ...words }: StockCommandOf<'spoil-cut'>): Promise<string> {
   const cut = await draft.editable('cut', id, version);
   if (cut.state === 'spoiled') throw new CommandError('bad-value', `${cut.ticket} is told as spoiled already.`);
   const has = cut.finalMm ?? cut.measuredMm;
@@ -143,10 +152,10 @@ export async function spoilCut(draft: StockDraft, { id, version, keepMm }: Stock
     throw new CommandError('bad-value', `Of a piece of ${has} mm no ${keepMm} mm are left.`, 'keepMm');
   draft.put('cut', { ...cut, state: 'spoiled' });
   const { leastOffcutMm } = await storeRules(draft);
-  if (keepMm === undefined || keepMm < leastOffcutMm) return `${cut.ticket} is spoiled`;
+  if (keepMm === undefined || keepMm < leastOffcutMm) return `${cut.ticket} is spoiled${said(words)}`;
   const from = await draft.find('length', cut.lengthId);
   const number = await nextNumber(draft.trx, 'hose_lengths', 'id', 'H');
-  await putLength(draft, undefined, {
+  await putLengths(draft, {
     id: number,
     part: cut.part,
     kind: 'offcut',
@@ -159,17 +168,17 @@ export async function spoilCut(draft: StockDraft, { id, version, keepMm }: Stock
     state: 'there',
     version: 1,
   });
-  return `${cut.ticket} is spoiled; ${number} goes back to the rack`;
+  return `${cut.ticket} is spoiled${said(words)}; ${number} goes back to the rack`;
 }
 
-export async function trimCut(draft: StockDraft, { id, version, finalMm }: StockCommandOf<'trim-cut'>): Promise<string> {
+export async function trimCut(draft: StockDraft, { id, version, finalMm, ...words }: StockCommandOf<'trim-cut'>): Promise<string> {
   const cut = await draft.editable('cut', id, version);
   if (cut.state === 'spoiled') throw new CommandError('bad-value', `${cut.ticket} is spoiled.`);
   const has = cut.finalMm ?? cut.measuredMm;
   if (finalMm <= 0 || finalMm > has)
     throw new CommandError('bad-value', `A piece of ${has} mm is not trimmed to ${finalMm} mm.`, 'finalMm');
   draft.put('cut', { ...cut, finalMm });
-  return `Trim ${cut.ticket} to ${finalMm} mm`;
+  return `Trim ${cut.ticket} to ${finalMm} mm${said(words)}`;
 }
 
 /** A hose that is made already goes to a job; what is cut off it goes back to the rack. */
@@ -187,7 +196,7 @@ export async function useMade(
   if (look !== undefined) throw new CommandError('bad-value', look);
   if (restMm !== undefined && restMm >= made.mm)
     throw new CommandError('bad-value', `Of ${made.mm} mm no ${restMm} mm come off.`, 'restMm');
-  draft.put('length', { ...made, state: 'used' });
+  await putLengths(draft, { ...made, state: 'used' });
   draft.put('cut', {
     id: randomUUID(),
     jobId,
@@ -209,7 +218,7 @@ export async function useMade(
   if (restMm === undefined || restMm < leastOffcutMm) return `Use ${id} for ${ticket}`;
   const number = await nextNumber(draft.trx, 'hose_lengths', 'id', 'H');
   const { ends: _ends, jobId: _job, ...rest } = made;
-  await putLength(draft, undefined, { ...rest, id: number, kind: 'offcut', mm: restMm, from: id, state: 'there', version: 1 });
+  await putLengths(draft, { ...rest, id: number, kind: 'offcut', mm: restMm, from: id, state: 'there', version: 1 });
   return `Use ${id} for ${ticket}; ${number} goes back to the rack`;
 }
 

@@ -56,6 +56,13 @@ export class StockDraft {
     this.now.set(`${type} ${id}`, null);
   }
 
+  /** Rows of a type as they were and as they are put. */
+  changes<T extends StockType>(type: T): { readonly before?: StockEntities[T]; readonly now?: StockEntities[T] }[] {
+    return [...this.now]
+      .filter(([key]) => key.startsWith(`${type} `))
+      .map(([key, now]) => ({ before: this.before.get(key)?.row, now: now?.row }) as { before?: StockEntities[T]; now?: StockEntities[T] });
+  }
+
   /** A part whose shelf is another now. */
   tell(row: CataloguePart): void {
     this.told.set(row.id, { type: 'part', row });

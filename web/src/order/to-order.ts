@@ -58,11 +58,13 @@ export class ToOrder {
     const shown = this.all() ? needs.rows : needs.rows.filter((r) => r.toBuy > 0);
     const late = new Set(this.plans.plan()?.late);
     const none = new Set(this.plans.plan()?.notOffered);
+    const over = new Map(this.plans.plan()?.left.map((l) => [l.part, l.quantity]));
     return shown.map((row) => ({
       row,
       cells: this.columns().map(({ order }) => this.cell(row, order)),
       late: late.has(row.part),
       none: row.toBuy > 0 && none.has(row.part),
+      over: row.toBuy > 0 ? this.amount(row, over.get(row.part) ?? 0) : '',
       carry: this.plans.carry().has(row.part),
     }));
   });
@@ -171,10 +173,12 @@ export class ToOrder {
 
   protected async keepBack(): Promise<void> {
     const jobId = this.job()!.id;
-    const commands = this.keepable().map((k): StockCommand => ({ do: 'move-stock', kind: 'reserve', jobId, ...k }));
+    const commands = this.keepable()
+      .slice(0, MOST_AT_ONCE)
+      .map((k): StockCommand => ({ do: 'move-stock', kind: 'reserve', jobId, ...k }));
     await this.attempt(async () => {
-      await firstValueFrom(this.stock.change(...commands.slice(0, MOST_AT_ONCE)));
-      this.messages.tell(`${commands.length} parts are kept back for this job`);
+      await firstValueFrom(this.stock.change(...commands));
+      this.messages.tell(`${commands.length === 1 ? 'One part is' : `${commands.length} parts are`} kept back for this job`);
     });
   }
 

@@ -52,6 +52,9 @@ export class PriceListDialog {
       this.modal.close({ added: p.counts.added, changed: p.counts.changed });
     });
   }
+  protected pack({ byLength }: OfferPreview['changes'][number], quantity: number): string {
+    return byLength ? `${quantity / 1000}\u2009m` : String(quantity);
+  }
   protected money(minor: number): string {
     return (minor / 100).toFixed(2);
   }
