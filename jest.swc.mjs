@@ -1,3 +1,7 @@
+import { fileURLToPath } from 'node:url';
+
+const built = (file) => fileURLToPath(new URL(`core/dist/${file}`, import.meta.url));
+
 /** Shared by core and server: SWC turns TypeScript into CommonJS; './x.js' means x.ts. */
 export const swc = {
   testEnvironment: 'node',
@@ -7,6 +11,5 @@ export const swc = {
       { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' }, sourceMaps: 'inline' },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!typebox/)'],
-  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  moduleNameMapper: { '^typebox$': built('typebox.cjs'), '^typebox/value$': built('typebox-value.cjs'), '^(\\.{1,2}/.*)\\.js$': '$1' },
 };

@@ -26,10 +26,18 @@ export async function jobByNumber(request: APIRequestContext, number: string): P
   return read(request, jobs.find((s) => s.job.number === number)?.job.id);
 }
 
+interface JobFile {
+  job: { number: string };
+}
+let magpie: JobFile | undefined;
+async function exported(request: APIRequestContext): Promise<JobFile> {
+  const { job } = await jobByNumber(request, '2403');
+  return (await (await request.get(`/api/jobs/${job.id}/export`)).json()) as JobFile;
+}
+
 /** A fresh copy of the demo job under a number of its own, so that tests do not stand on one another. */
 export async function copyOfMagpie(request: APIRequestContext, number: string): Promise<JobDocument> {
-  const { job } = await jobByNumber(request, '2403');
-  const file = (await (await request.get(`/api/jobs/${job.id}/export`)).json()) as { job: { number: string } };
+  const file = (magpie ??= await exported(request));
   const made = (await (await request.post('/api/jobs/import', { data: { ...file, job: { ...file.job, number } } })).json()) as {
     summary: Summary;
   };

@@ -188,7 +188,7 @@ function threadOf(kept: Connector | Pick<Port, 'maybe' | 'said'>): PortThread {
 /** Types in the order in which rows can be put in: parents before children. */
 export const entityTypes = Object.keys(entities) as EntityType[];
 
-export async function listRows<T extends EntityType>(db: Knex, type: T, where: Columns): Promise<Rows[T][]> {
+export async function listRows<T extends EntityType>(db: Knex, type: T, where: Columns = {}): Promise<Rows[T][]> {
   if (type === 'part') return (await listPartRows(db, where)) as Rows[T][];
   const { table, order, key, fromColumns } = tables[type as Exclude<T, 'part'>];
   const rows = (await db(table).where(where).orderBy(order).orderBy(key)) as Columns[];

@@ -2,7 +2,6 @@ import { entriesOf, type JobDocument } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { missingParts, replaceInCatalogue } from '../catalogue/catalogue-store.js';
-import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { writeRows } from '../database/write-rows.js';
 import { lockScope } from '../history/change-rows.js';
@@ -10,6 +9,7 @@ import { rowsOfDocument } from '../jobs/rows-of-document.js';
 import { magpieDocument } from './magpie.js';
 import { today } from '../stockroom/today.js';
 import { sampleCatalogue } from './sample-prices.js';
+import { forgetJobs, putSample } from './put-sample.js';
 import { dayFrom, sampleStockroom } from './sample-stockroom.js';
 
 const DEMO_NUMBERS = ['2403', '2409'];
@@ -17,8 +17,8 @@ const DEMO_NUMBERS = ['2403', '2409'];
 const NEEDED_IN_DAYS = 12;
 
 /**
- * Loads the demo shop's jobs and sample prices: once for a database, or anew when asked. A reset replaces the demo jobs by number and
- * leaves all others alone.
+ * Loads the demo shop's jobs, sample prices and stockroom: once for a database, or anew when asked. A reset replaces the demo jobs by number, with what
+ * was cut and ordered for them, and leaves all others alone.
  */
 export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
   await inTransaction(db, async (trx) => {
@@ -27,6 +27,7 @@ export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
     if (reset) {
       const old: { id: string }[] = await trx('jobs').whereIn('number', DEMO_NUMBERS).select('id');
       const ids = old.map((row) => row.id);
+      await forgetJobs(trx, ids);
       await trx('job_lines').whereIn('job_id', ids).delete();
       await trx('jobs').whereIn('id', ids).delete();
     }
@@ -46,22 +47,9 @@ export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
     const sample = magpieDocument(catalogue, randomUUID);
     const magpie = { ...sample, job: { ...sample.job, neededBy: dayFrom(today(), NEEDED_IN_DAYS) } };
     for (const document of [magpie, buggy()]) if (!taken.has(document.job.number)) await insertDocument(trx, document);
-    // where the shop has suppliers of its own, the sample ones stay away
-    const { n } = (await trx('suppliers').count('* as n').first()) as { n: number };
-    if (Number(n) === 0 && !taken.has(magpie.job.number))
-      await writeRows(trx, { made: await notThere(trx, sampleStockroom(catalogue, magpie, today())), changed: [], gone: [] });
+    if (!taken.has(magpie.job.number)) await putSample(trx, sampleStockroom(catalogue, magpie, today()));
     await trx('marks').insert({ name: 'demo', at: new Date() }).onConflict('name').merge();
   });
-}
-
-/** What the shop has said or hung up of its own stays as it is. */
-async function notThere(trx: Knex.Transaction, sample: readonly Entity[]): Promise<Entity[]> {
-  const rules: { name: string } | undefined = await trx('shop_rules').where({ name: 'store-rules' }).first('name');
-  const hung: { id: string } | undefined = await trx('hose_lengths').first('id');
-  const kept = new Set(await trx('shelves').pluck<string[]>('id'));
-  return sample.filter(
-    ({ type, row }) => !(type === 'storeRules' && rules) && !(type === 'length' && hung) && !(type === 'stock' && kept.has(row.id)),
-  );
 }
 
 /** Job 2409: empty, to start from nothing. */

@@ -2,6 +2,7 @@ import { ErrorBodySchema, type AnswerOf, type BodyOf, type Contract, type Params
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { JsonText } from '../heavy/json-text.js';
 import type { App } from './app-type.js';
+import { validateOnceAsked } from './validate-once-asked.js';
 
 /** What a handler is given, as its contract says it, checked. */
 export interface Asked<C extends Contract> {
@@ -36,6 +37,7 @@ export function serve<C extends Contract>(
       ...(body ? { body } : {}),
       response: { [status]: answer, '4xx': ErrorBodySchema, '5xx': ErrorBodySchema },
     },
+    validatorCompiler: validateOnceAsked,
     // answers are typed by the same schemas: nothing is left out or bent on the way
     serializerCompiler: () => (data) => JSON.stringify(data),
     handler: async (request, reply) => {

@@ -1,6 +1,7 @@
-import { jobContracts, shopContracts, type JobFile } from '@gewinde/core';
+import { jobContracts, shopContracts, stockContracts, type JobFile, type ShopCommand } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { loadDemo } from '../demo/load-demo.js';
+import { putSample } from '../demo/put-sample.js';
 import { startTestApp, type TestApp } from '../../test/test-app.js';
 
 let server: TestApp;
@@ -19,10 +20,61 @@ describe('the demo', () => {
     const id = (await jobs())[0]!.id;
     const before = (await exportOf(id)).text;
     await server.change(id, { do: 'edit-job', version: 1, set: { name: 'Spoiled' } });
+    const stock = await spoilStockroom(id);
     await loadDemo(server.db, true);
-    expect((await exportOf((await jobs())[0]!.id)).text).toBe(before);
+    const now = (await jobs())[0]!.id;
+    expect((await exportOf(now)).text).toBe(before);
+    // prices, rack and order are the demo's again, for the job as it is now; what the shop added stays, and hangs on nothing that is gone
+    const after = await room(now);
+    expect(after.offers.find((o) => o.id === stock.offer.id)).toMatchObject({ prices: stock.offer.prices });
+    expect(after.orders.map((o) => [o.number, o.jobIds])).toEqual([['PO-0001', [now]]]);
+    expect(after.lengths.filter((l) => l.id !== stock.own)).toEqual(stock.lengths);
+    expect(after.lengths.find((l) => l.id === stock.own)).not.toHaveProperty('jobId');
+    expect(after.stock.flatMap((s) => s.reserved)).toEqual([{ jobId: now, quantity: 2 }]);
+    expect(await server.db('cuts_made').where({ job_id: id })).toEqual([]);
+  });
+
+  it('leaves a stockroom alone that has a supplier of its own', async () => {
+    const terms = { currency: 'EUR' as const, euros: 1, carriageMinor: 0, leadDays: 1 };
+    const suppliers = async () => (await room('none')).suppliers.map((s) => s.name).sort();
+    const sample = (id: string) => [{ type: 'supplier' as const, row: { id, name: id, ...terms, version: 1 } }];
+    const put = (id: string) => server.db.transaction((trx) => putSample(trx, sample(id)));
+    await put('sample-one');
+    const before = await suppliers();
+    expect(before).toContain('sample-one');
+    await shopRun({ do: 'add-supplier', supplier: { name: 'Our own', ...terms } });
+    await put('sample-two');
+    expect(await suppliers()).toEqual([...before, 'Our own'].sort());
   });
 });
+
+const room = async (job: string) => (await server.ask(stockContracts.readStockroom, { query: { job } })).body;
+const shopRun = (...commands: ShopCommand[]) => server.ask(shopContracts.changeShop, { body: { key: randomUUID(), commands } });
+
+/** Another price, a length cut from, one hung up for the job, a piece cut for it. */
+async function spoilStockroom(jobId: string) {
+  const { offers, lengths } = await room(jobId);
+  const offer = offers.find((o) => o.id.startsWith('sample-bag'))!;
+  const { id, version, ...fields } = offer;
+  const cut = {
+    lineId: 'line',
+    piece: 'p1',
+    of: 'hose' as const,
+    ticket: '2403-L1',
+    plannedMm: 600,
+    measuredMm: 600,
+    trimMm: 0,
+    trimmedMm: 10,
+  };
+  const { body } = await shopRun(
+    { do: 'edit-offer', id, version, offer: { ...fields, prices: [{ fromPacks: 1, packMinor: 1 }] } },
+    { do: 'cut-piece', jobId, lengthId: 'H-0001', lengthVersion: 1, ...cut },
+    { do: 'scrap-length', id: 'H-0005', version: 1 },
+    { do: 'add-length', length: { part: 'hose-ptfe-8', kind: 'length', mm: 2000, jobId } },
+  );
+  const own = body.put!.find((e) => e.type === 'length' && !lengths.some((l) => l.id === e.row.id))!.row as { id: string };
+  return { offer, lengths, own: own.id };
+}
 
 describe('a job file', () => {
   it('comes back identical, under the next free number', async () => {
