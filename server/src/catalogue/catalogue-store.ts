@@ -21,6 +21,7 @@ import {
   type WeightsRow,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
+import { isDeepStrictEqual } from 'node:util';
 import { listRows } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { listPartRows } from '../database/part-rows.js';
@@ -132,13 +133,14 @@ export async function missingParts(db: Knex, entries: readonly PartEntry[], orig
     });
 }
 
-/** Writes the given parts over those of the same id, outside the history: how the demo gives the standard parts their sample prices. */
+/** Writes the given parts over those of the same id that are not so already, outside the history: how the demo gives the standard parts their sample prices. */
 export async function replaceInCatalogue(trx: Knex.Transaction, entries: readonly PartEntry[], origin: Origin): Promise<void> {
   if (entries.length === 0) return;
-  const versions = new Map((await listPartRows(trx)).map((row) => [row.id, row.version]));
+  const there = new Map((await listPartRows(trx)).map((row) => [row.id, row]));
   const changed = entries.flatMap((entry) => {
-    const version = versions.get(entry.part.id);
-    return version === undefined ? [] : [{ type: 'part' as const, row: { id: entry.part.id, version, origin, ...entry } }];
+    const row = there.get(entry.part.id);
+    if (row === undefined || (row.origin === origin && isDeepStrictEqual(row.part, entry.part))) return [];
+    return [{ type: 'part' as const, row: { id: entry.part.id, version: row.version, origin, ...entry } }];
   });
   await writeRows(trx, { made: [], changed, gone: [] });
 }
