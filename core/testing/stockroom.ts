@@ -1,4 +1,4 @@
-import { cutWork, planCutsAtOnce, planGroupAtOnce } from '../src/cutting/index.js';
+import { cutWork, planCutsAtOnce, planGroupAtOnce, type NewLength } from '../src/cutting/index.js';
 import type { Catalogue } from '../src/job/index.js';
 import { jobNeeds } from '../src/purchasing/index.js';
 import { emptyStockroom, type OfferRow, type Stockroom, type SupplierRow } from '../src/stock/index.js';
@@ -29,14 +29,14 @@ export const offer = (change: Partial<OfferRow> = {}): OfferRow => ({
 export const room = (change: Partial<Stockroom> = {}): Stockroom => ({ ...emptyStockroom, suppliers: [supplier], ...change });
 export const job = jobOf();
 export const jobId = document.job.id;
-export const needsOf = (r: Stockroom = room(), of = job) => {
+export const needsOf = (r: Stockroom = room(), of = job, newLengths: readonly NewLength[] = []) => {
   const work = cutWork(of, { lengths: r.lengths, cuts: r.cuts, rules: r.rules, today: '2026-11-26' });
   const rules = r.rules;
   const plans = work.groups
     .filter((g) => g.toCut.length > 0)
     .map((g) =>
       planGroupAtOnce(
-        { part: g.part, pieces: g.toCut.map((p) => ({ id: p.id, lengthMm: p.lengthMm })), lengths: g.lengths, offers: [] },
+        { part: g.part, pieces: g.toCut.map((p) => ({ id: p.id, lengthMm: p.lengthMm })), lengths: g.lengths, offers: newLengths },
         rules,
         planCutsAtOnce,
       ),

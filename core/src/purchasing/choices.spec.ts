@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { catalogue, feed, jobOf } from '../../testing/sample-job.js';
-import { RING, needsOf, offer, room } from '../../testing/stockroom.js';
+import { RING, needsOf, offer, room, supplier } from '../../testing/stockroom.js';
 import type { HoseLength } from '../stock/index.js';
 import {
   carryOne,
+  cheapestFor,
   eitherOr,
   kitCheck,
   madeHosesFor,
@@ -31,6 +32,50 @@ describe('what stands in for a part', () => {
   });
 });
 
+describe('what stands in for a hose, an end or a sleeve', () => {
+  const hose = catalogue.hoses.find((h) => h.id === 'hose-ptfe-6')!;
+  it('is a hose of the same core and size that bears as much, never one that bears less', () => {
+    const makes = [
+      { ...hose, id: 'same', name: 'Same' },
+      { ...hose, id: 'more', workingBar: hose.workingBar + 40 },
+      { ...hose, id: 'less', workingBar: hose.workingBar - 1 },
+      { ...hose, id: 'gone', retired: true as const },
+      { ...hose, id: 'wider', dash: 8, boreMm: hose.boreMm + 2 },
+    ];
+    const found = substitutesFor(hose.id, { ...catalogue, hoses: [...catalogue.hoses, ...makes] });
+    expect(found.map((s) => s.part).sort()).toEqual(['more', 'same']);
+  });
+
+  it('is an end of the same angle and connector, with how much longer it is along the hose', () => {
+    const end = catalogue.hoseEnds.find((e) => e.id === 'end-ptfe-6-45')!;
+    const longer = { ...end, id: 'longer', aMm: end.aMm + 6, priceMinor: 900, leadDays: 3 };
+    const [found] = substitutesFor(end.id, {
+      ...catalogue,
+      hoseEnds: [...catalogue.hoseEnds, longer, { ...end, id: 'bent', angleDeg: 90 }],
+    });
+    expect(found).toEqual({
+      part: 'longer',
+      name: end.name,
+      differs: ['6 mm longer along the hose'],
+      shelf: 0,
+      priceMinor: 900,
+      leadDays: 3,
+    });
+  });
+
+  it('goes by what lies on the shelf, then by its price', () => {
+    const twin = (id: string, shelf: number, priceMinor: number) => ({ ...hose, id, shelf, pricePerMetreMinor: priceMinor });
+    const hoses = [...catalogue.hoses, twin('dear', 0, 900), twin('there', 2, 5000), twin('cheap', 0, 100)];
+    expect(substitutesFor(hose.id, { ...catalogue, hoses }).map((s) => s.part)).toEqual(['there', 'cheap', 'dear']);
+  });
+
+  it('is a cap of the same size, whatever it is made of', () => {
+    const cap = catalogue.supplies.find((s) => s.kind === 'cap')!;
+    const steel = { ...cap, id: 'cap steel', figures: { ...cap.figures, material: 'steel' } };
+    expect(substitutesFor(cap.id, { ...catalogue, supplies: [...catalogue.supplies, steel] }).map((s) => s.part)).toEqual(['cap steel']);
+  });
+});
+
 describe('a kit', () => {
   it('is held against the job: what fits, what not and why, what is left over and missing, and what it costs singly', () => {
     const holds = [
@@ -52,6 +97,56 @@ describe('a kit', () => {
     expect(check.missing.some((m) => m.part === RING)).toBe(need > 5);
     expect([check.priceMinor, check.singlyMinor]).toEqual([5000, 600]);
   });
+
+  it('that has what nothing like it is needed of says so; a part of which the job has enough is told as that', () => {
+    const needs = needsOf().map((n) => (n.part === RING ? { ...n, toBuy: 0 } : n));
+    const tube = catalogue.supplies.find((s) => s.kind === 'cap' && !needs.some((n) => n.part === s.id))!;
+    const adapter = catalogue.fittings.find((f) => f.angleDeg === 90 && !needs.some((n) => n.part === f.id))!;
+    const check = kitCheck(
+      { holds: [RING, tube.id, adapter.id].map((part) => ({ part, quantity: 1 })), prices: [{ fromPacks: 1, packMinor: 100 }] },
+      needs,
+      [],
+      catalogue,
+    );
+    expect(check.fits).toEqual([]);
+    expect(check.not[0]!.why).toBe('The job has as many of it as it needs.');
+    expect(check.not[1]!.why).toMatch(/, not .*, as in /);
+    expect(check.not[2]!.why).toMatch(/ends .*, not|angle 90°, not|No .* of the job is like it/);
+    expect([check.singlyMinor, check.unpriced, check.look]).toEqual([0, [], []]);
+    expect(check.missing.some((m) => m.part === RING)).toBe(false);
+  });
+
+  it('with a part nobody sells singly names it, and asks for a body to be tried on the engine', () => {
+    const of = jobOf();
+    const body = { ...catalogue.fittings[0]!, id: 'plate', name: 'Sandwich plate', body: {} as never };
+    const stocked = { ...catalogue, fittings: [...catalogue.fittings, body] };
+    const check = kitCheck(
+      {
+        holds: [
+          { part: RING, quantity: 1 },
+          { part: 'plate', quantity: 1 },
+        ],
+        prices: [{ fromPacks: 1, packMinor: 100 }],
+      },
+      needsOf(room(), of),
+      [],
+      stocked,
+    );
+    expect(check.unpriced).toEqual([RING]);
+    expect(check.look).toEqual([expect.stringMatching(/^Sandwich plate: which way round it stands on the engine/)]);
+  });
+
+  it.each([
+    [1, 500],
+    [10, 500],
+    [11, 1000],
+    [25, 1200],
+    [100, 4000],
+  ])('is weighed against whole packs at their breaks: %d singly cost %d', (quantity, minor) =>
+    expect(cheapestFor(RING, quantity, offersFor([RING], { suppliers: [{ ...supplier, euros: 1 }], offers: [offer()] }, catalogue))).toBe(
+      minor,
+    ),
+  );
 });
 
 describe('spares', () => {

@@ -7,6 +7,7 @@ export {
   changedPrices,
   offersFor,
   orderProblemFor,
+  plannedOffer,
   plannedSupplier,
   priceFor,
   type BuyableOffer,

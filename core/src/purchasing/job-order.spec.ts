@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import { catalogue } from '../../testing/sample-job.js';
+import { catalogue, feed, jobOf } from '../../testing/sample-job.js';
 import { HOSE, RING, job, jobId, needsOf, offer, room, shelved, supplier } from '../../testing/stockroom.js';
-import { shelfId, usualStoreRules, type HoseLength, type PurchaseOrder, type Stockroom } from '../stock/index.js';
+import { cutWork } from '../cutting/index.js';
+import { shelfId, usualStoreRules, type CutMade, type HoseLength, type PurchaseOrder, type Stockroom } from '../stock/index.js';
 import { changedPrices, cheapestFor, offersFor, orderProblemFor, planOrder, priceFor } from './index.js';
 
 const row = (part: string, r?: Stockroom) => needsOf(r).find((n) => n.part === part)!;
@@ -48,6 +49,80 @@ describe('what a job needs', () => {
     expect([bought.unit, bought.toBuy % 1000, bought.toBuy >= bought.needed]).toEqual(['mm', 0, true]);
     const reel: HoseLength = { id: 'H', part: HOSE, kind: 'reel', mm: 9000, since: '2026-01-01', state: 'there', version: 1 };
     expect(row(HOSE, room({ lengths: [reel] }))).toMatchObject({ toBuy: 0, fromShelf: bought.needed });
+  });
+
+  it('of hose that nothing is long enough for says how many pieces, and claims no shelf for them', () => {
+    const none = needsOf(room(), job, [{ id: '10 cm', mm: 100 }]).find((n) => n.part === HOSE)!;
+    expect(none).toMatchObject({ tooLong: 1, fromShelf: 0, onOrder: 0, toBuy: 0 });
+    expect(row(HOSE)).not.toHaveProperty('tooLong');
+  });
+
+  it('of hose on its way is not bought twice, and no more of it is counted than is bought', () => {
+    const metres = (n: number): PurchaseOrder => ({
+      id: 'po',
+      number: 'PO-1',
+      supplierId: 's',
+      jobIds: [],
+      state: 'sent',
+      carriageMinor: 0,
+      writtenOn: '2026-11-20',
+      deliveries: [],
+      version: 1,
+      lines: [{ key: 'k', name: 'h', holds: [{ part: HOSE, quantity: 1000 }], packs: n, packMinor: 1, receivedPacks: 0 }],
+    });
+    expect(row(HOSE)).toMatchObject({ toBuy: 1000 });
+    expect(row(HOSE, room({ orders: [metres(1)] }))).toMatchObject({ onOrder: 1000, toBuy: 0 });
+    expect(row(HOSE, room({ orders: [metres(5)] }))).toMatchObject({ onOrder: 1000, toBuy: 0 });
+    const part = metres(1).lines[0]!;
+    const there = { ...metres(1), state: 'part' as const, lines: [{ ...part, receivedPacks: 1 }] };
+    expect(row(HOSE, room({ orders: [there] }))).toMatchObject({ onOrder: 0, toBuy: 1000 });
+  });
+
+  it('has one more of each bent end, and none of the straight, where the house carries one', () => {
+    const ends = needsOf(room({ rules: { ...usualStoreRules, spareBentEnds: 1 } })).filter((n) => n.part.startsWith('end-'));
+    expect(ends.length).toBeGreaterThan(2);
+    for (const { part, spare } of ends) expect([part, spare]).toEqual([part, /-0$/.test(part) ? 0 : 1]);
+    expect(needsOf().filter((n) => n.part.startsWith('end-') && n.spare > 0)).toEqual([]);
+  });
+
+  it('of sealant is packs by how many joints one makes, and no part of a pack; of small things a share more', () => {
+    const sealant = needsOf().find((n) => n.part.startsWith('sealant'))!;
+    expect(sealant).toMatchObject({ unit: 'pc', needed: 1, spare: 0, toBuy: 1 });
+    const { joints: _, ...rest } = catalogue.supplies.find((s) => s.id === sealant.part)!.figures;
+    const supplies = catalogue.supplies.map((s) => (s.id === sealant.part ? { ...s, figures: rest } : s));
+    const unknown = { ...job, catalogue: { ...catalogue, supplies } };
+    expect(needsOf(room(), unknown).find((n) => n.part === sealant.part)).toMatchObject({ packUnknown: true, needed: 1 });
+    const clamps = (spareSmallPercent: number) =>
+      needsOf(room({ rules: { ...usualStoreRules, spareSmallPercent } })).find((n) => n.part.startsWith('clamp'))!;
+    expect([clamps(0).spare, clamps(10).spare, clamps(100).spare]).toEqual([0, 1, clamps(0).needed]);
+  });
+
+  it('of a hose that hangs made on the rack asks for no ends and no hose any more', () => {
+    const of = jobOf([feed]);
+    const piece = of.lines[0]!.pieces[0]!;
+    const { ticket, lineId } = cutWork(of, { lengths: [], cuts: [], rules: usualStoreRules, today: '2026-11-26' }).groups[0]!.toCut[0]!;
+    const made: CutMade = {
+      id: 'c',
+      jobId,
+      lineId,
+      piece: piece.piece.key,
+      of: 'made',
+      ticket,
+      part: piece.hose!.id,
+      lengthId: 'H-9',
+      plannedMm: piece.cut!.cutMm,
+      trimMm: 0,
+      measuredMm: piece.cut!.cutMm,
+      state: 'cut',
+      at: '',
+      version: 1,
+    };
+    const parts = (cuts: CutMade[]) =>
+      needsOf(room({ cuts }), of)
+        .filter((n) => n.toBuy > 0)
+        .map((n) => n.part);
+    const saved = parts([]).filter((part) => !parts([made]).includes(part));
+    expect(saved.sort()).toEqual([piece.hose!.id, piece.endA!.id, piece.endB!.id].sort());
   });
 
   it('never goes negative, and what is needed is covered, whatever shelf and orders have', () => {

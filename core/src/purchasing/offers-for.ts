@@ -64,6 +64,11 @@ function buyable(row: OfferRow, supplier: SupplierRow, catalogue: Catalogue): Bu
   };
 }
 
+/** An offer as an order is planned with it. */
+export function plannedOffer({ id, supplier, holds, prices, leadDays }: BuyableOffer): Offer {
+  return { id, supplier, holds, prices, leadDays };
+}
+
 /** A supplier as an order is planned with it, money in euros. */
 export function plannedSupplier(s: SupplierRow): Supplier {
   return {

@@ -1,6 +1,6 @@
 import { HttpClient, type HttpErrorResponse, HttpHeaders } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { AnswerOf, BodyOf, Contract, ErrorBody, ParamsOf, QueryOf } from '@gewinde/core';
+import type { AnswerOf, BodyOf, Contract, ErrorBody, Frozen, ParamsOf, QueryOf } from '@gewinde/core';
 import { catchError, type Observable, throwError } from 'rxjs';
 import { Seat } from './seat';
 
@@ -28,7 +28,7 @@ export class ApiError extends Error {
 /** What a contract asks for, of its parts those that it has. */
 export type Given<C extends Contract> = (ParamsOf<C> extends undefined ? object : { params: ParamsOf<C> }) &
   (QueryOf<C> extends undefined ? object : { query: QueryOf<C> }) &
-  (BodyOf<C> extends undefined ? object : { body: BodyOf<C> });
+  (BodyOf<C> extends undefined ? object : { body: Frozen<BodyOf<C>> });
 
 /** The server's API, by its contracts. Every error comes out as an {@link ApiError}. */
 @Injectable({ providedIn: 'root' })

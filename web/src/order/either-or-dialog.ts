@@ -9,6 +9,8 @@ import {
   gapsByCase,
   offersFor,
   planContracts,
+  plannedOffer,
+  plannedSupplier,
   type CasePart,
   type EitherOrPlan,
   type PossibleCase,
@@ -199,10 +201,9 @@ export class EitherOrDialog {
         quantity: Math.max(0, quantity - (findEntry(catalogue, part)?.part.shelf ?? 0)),
       }));
       const offers = this.offers().filter((o) => o.holds.length === 1);
-      const suppliers = this.stock.suppliers().map((s) => ({ id: s.id, carriageMinor: s.carriageMinor }));
-      const plain = offers.map(({ id, supplier, holds, prices, leadDays }) => ({ id, supplier, holds, prices, leadDays }));
+      const suppliers = this.stock.suppliers().map(plannedSupplier);
       const { cost } = await firstValueFrom(
-        this.api.call(planContracts.planOrders, { body: { problem: { needs, offers: plain, suppliers } } as never }),
+        this.api.call(planContracts.planOrders, { body: { problem: { needs, offers: offers.map(plannedOffer), suppliers } } }),
       );
       const commands = writeOrders(cost, offers, job, `Not certain yet: ${this.question()?.name ?? ''}. What is not needed goes back.`);
       if (commands.length === 0) throw new Error('The shelf has it all: nothing has to be bought.');

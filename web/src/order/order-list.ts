@@ -73,7 +73,10 @@ export class OrderList {
   /** More or fewer packs, while it is not sent. */
   protected packs(order: PurchaseOrder, key: string, event: Event): Promise<void> {
     const packs = Number((event.target as HTMLInputElement).value);
-    if (!Number.isInteger(packs) || packs < 0) return Promise.resolve();
+    if (!Number.isInteger(packs) || packs < 0) {
+      this.refused.set({ id: order.id, words: 'Packs are whole numbers: 0 takes the line out of the order.' });
+      return Promise.resolve();
+    }
     return this.attempt(order, async () => {
       await firstValueFrom(this.stock.change({ do: 'edit-order', id: order.id, version: order.version, set: { packs: [{ key, packs }] } }));
     });

@@ -118,7 +118,7 @@ export class SparesDialog {
     toObservable(this.problem).pipe(
       switchMap((problem) => {
         if (problem.lines.length === 0) return of(null);
-        return this.api.call(planContracts.planSpares, { body: problem as never }).pipe(
+        return this.api.call(planContracts.planSpares, { body: problem }).pipe(
           map((set): Answered => ({ set })),
           catchError((error: Error) => of<Answered>({ failed: error.message })),
         );

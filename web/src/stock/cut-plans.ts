@@ -70,7 +70,7 @@ export class CutPlans {
       switchMap((question) => {
         const key = JSON.stringify(question);
         if (question.groups.length === 0) return of<Proven>({ key, plans: [] });
-        return this.api.call(planContracts.planCuts, { body: question as never }).pipe(
+        return this.api.call(planContracts.planCuts, { body: question }).pipe(
           map(({ plans }): Proven => ({ key, plans: plans })),
           catchError((error: Error) => of<Proven>({ key, plans: [], failed: error.message })),
           startWith(NONE),

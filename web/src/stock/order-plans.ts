@@ -5,6 +5,7 @@ import {
   jobNeeds,
   orderProblemFor,
   planContracts,
+  plannedOffer,
   type AnswerOf,
   type JobNeeds,
   type OrderPlan,
@@ -59,8 +60,7 @@ export class OrderPlans {
       const problem = this.problem();
       if (!problem || problem.needs.length === 0) return null;
       const { needs, suppliers, withinDays } = problem;
-      const offers = problem.offers.map(({ id, supplier, holds, prices, leadDays }) => ({ id, supplier, holds, prices, leadDays }));
-      return { needs, offers, suppliers, ...(withinDays === undefined ? {} : { withinDays }) };
+      return { needs, offers: problem.offers.map(plannedOffer), suppliers, ...(withinDays === undefined ? {} : { withinDays }) };
     },
     { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
   );
@@ -71,7 +71,7 @@ export class OrderPlans {
       switchMap((problem) => {
         const key = JSON.stringify(problem);
         if (!problem) return of<Answered>({ key });
-        return this.api.call(planContracts.planOrders, { body: { problem } as never }).pipe(
+        return this.api.call(planContracts.planOrders, { body: { problem } }).pipe(
           map((plans): Answered => ({ key, plans })),
           catchError((error: Error) => of<Answered>({ key, failed: error.message })),
           startWith(NOTHING),

@@ -9,6 +9,7 @@ import {
   incomingChecks,
   offersFor,
   openPacks,
+  plannedOffer,
   plannedSupplier,
   reservedFor,
   soldByLength,
@@ -252,20 +253,19 @@ export class ShelfRoom {
         this.stock.room(),
         catalogue,
       );
-      const plain = offers.map(({ id, supplier, holds, prices, leadDays }) => ({ id, supplier, holds, prices, leadDays }));
       const suppliers = this.stock
         .suppliers()
         .filter((s) => !s.retired)
         .map(plannedSupplier);
       const { cost } = await firstValueFrom(
-        this.api.call(planContracts.planOrders, { body: { problem: { needs, offers: plain, suppliers } } as never }),
+        this.api.call(planContracts.planOrders, { body: { problem: { needs, offers: offers.map(plannedOffer), suppliers } } }),
       );
       const commands = writeOrders(cost, offers);
       if (commands.length === 0) throw new Error('Nobody offers what is below its least: add offers under Suppliers.');
       await firstValueFrom(this.stock.change(...commands));
       const missing = cost.notOffered.map((part) => findEntry(catalogue, part)?.part.name ?? part);
       this.messages.tell(
-        `${commands.length} orders are written: send them under Suppliers${missing.length > 0 ? `. Nobody offers ${missing.join(', ')}` : ''}`,
+        `${commands.length === 1 ? 'An order is written: send it' : `${commands.length} orders are written: send them`} under Suppliers${missing.length > 0 ? `. Nobody offers ${missing.join(', ')}` : ''}`,
       );
     });
   }
