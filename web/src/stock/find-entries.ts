@@ -33,7 +33,7 @@ export function findEntries(
 
 /** The one part that a scanned or typed code, id or name is; undefined where it is none, or several. */
 export function partByCode(catalogue: Catalogue, text: string): PartEntry | undefined {
-  const wanted = folded(text);
+  const wanted = folded(text.trim());
   const same = listed(catalogue).filter(({ entry: { part } }) =>
     [part.code, part.id, part.name].some((t) => t !== undefined && folded(t) === wanted),
   );

@@ -76,6 +76,7 @@ export class SuppliersRoom {
     returnDays: new FormControl<number | null>(null),
     returnKeeps: new FormControl<number | null>(null),
     note: new FormControl('', { nonNullable: true }),
+    retired: new FormControl(false, { nonNullable: true }),
   });
   private readonly trying = new Attempt();
   protected readonly error = this.trying.error;
@@ -124,6 +125,7 @@ export class SuppliersRoom {
       ...optional('returnDays', f.returnDays),
       ...optional('returnKeepsPercent', f.returnKeeps),
       ...(f.note.trim() ? { note: f.note.trim() } : {}),
+      ...(f.retired ? { retired: true } : {}),
     };
     const before = this.chosen();
     await this.trying.run(async () => {
@@ -163,6 +165,7 @@ export class SuppliersRoom {
       returnDays: row?.returnDays ?? null,
       returnKeeps: row?.returnKeepsPercent ?? null,
       note: row?.note ?? '',
+      retired: row?.retired ?? false,
     });
   }
 }
