@@ -47,7 +47,17 @@ export {
   type StockRow,
 } from './move-stock.js';
 export { cutOff, leftAs, takenOff, type Sawn } from './cut-length.js';
-export { acknowledged, gaveUp, isUnderWay, lateLines, openPacks, orderStateWords, orderTotal, received } from './receive-order.js';
+export {
+  acknowledged,
+  gaveUp,
+  isUnderWay,
+  lateLines,
+  lineTotal,
+  openPacks,
+  orderStateWords,
+  orderTotal,
+  received,
+} from './receive-order.js';
 export { incomingChecks, type IncomingCheck } from './incoming-checks.js';
 export {
   StockEntityNameSchema,

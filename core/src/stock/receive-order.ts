@@ -14,7 +14,12 @@ export function isUnderWay({ state }: Pick<PurchaseOrder, 'state'>): boolean {
 /** What the order costs as it stands: at the prices that were confirmed, where they are. */
 export function orderTotal({ lines, carriageMinor, state }: Pick<PurchaseOrder, 'lines' | 'carriageMinor' | 'state'>): number {
   if (state === 'cancelled') return 0;
-  return lines.reduce((sum, l) => sum + (l.confirmedMinor ?? l.packMinor) * (l.packs - (l.shortPacks ?? 0)), 0) + carriageMinor;
+  return lines.reduce((sum, l) => sum + lineTotal(l), 0) + carriageMinor;
+}
+
+/** What a line costs: what will not come is not paid for. */
+export function lineTotal({ packs, shortPacks = 0, packMinor, confirmedMinor = packMinor }: PurchaseLine): number {
+  return confirmedMinor * (packs - shortPacks);
 }
 
 /**

@@ -9,6 +9,7 @@ import {
   incomingChecks,
   isFree,
   lateLines,
+  lineTotal,
   leftAs,
   moved,
   moveKinds,
@@ -166,6 +167,10 @@ describe('an order', () => {
     expect(failed.lines.map(openPacks)).toEqual([1, 4]);
     const second = received(failed, came('b', 4));
     expect(gaveUp(second, 'a')).toMatchObject({ state: 'complete', lines: [{ shortPacks: 1 }, {}] });
+    // what will not come is not paid for, line by line and in all
+    const done = gaveUp(second, 'a');
+    expect([done.lines.map(lineTotal), orderTotal(done)]).toEqual([[300, 400], 300 + 400 + 500]);
+    expect(orderTotal({ ...done, state: 'cancelled' })).toBe(0);
     expect(() => received(second, came('a', 2))).toThrow(/2 came, 1 is open/);
     expect(() => received({ ...order, state: 'open' }, came('a', 1))).toThrow(/not sent/);
     expect(() => gaveUp({ ...second, lines: second.lines.map((l) => (l.key === 'a' ? { ...l, shortPacks: 1 } : l)) }, 'a')).toThrow(

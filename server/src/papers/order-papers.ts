@@ -1,5 +1,5 @@
 import type { PurchaseOrder, SupplierRow } from '@gewinde/core';
-import { orderTotal } from '@gewinde/core';
+import { lineTotal, orderTotal } from '@gewinde/core';
 import { stringify } from 'csv-stringify/sync';
 import { create } from 'xmlbuilder2';
 import { paper, table, type PaperSize } from './paper.js';
@@ -48,10 +48,10 @@ export async function orderPdf({ order, supplier, jobs }: OrderOnPaper, size: Pa
         String(i + 1),
         l.code ?? '',
         l.name,
-        String(l.packs),
+        String(l.packs - (l.shortPacks ?? 0)),
         packWords(l, byLength.has(l.holds[0]!.part)),
         money(l.confirmedMinor ?? l.packMinor),
-        money((l.confirmedMinor ?? l.packMinor) * l.packs),
+        money(lineTotal(l)),
       ]),
     );
     const { left, right } = pdf.page.margins;
@@ -82,8 +82,9 @@ export function orderCsv({ order, supplier, jobs }: OrderOnPaper): string {
     packs: String(l.packs),
     holds: l.holds.map((h) => `${h.quantity} x ${h.part}`).join('; '),
     each: money(l.confirmedMinor ?? l.packMinor),
-    price: money((l.confirmedMinor ?? l.packMinor) * l.packs),
+    price: money(lineTotal(l)),
     received: String(l.receivedPacks),
+    'given up': String(l.shortPacks ?? 0),
     due: l.due ?? '',
     jobs: jobs.join(' '),
   }));

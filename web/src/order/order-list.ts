@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { findEntry, lateLines, openPacks, orderStateWords, orderTotal, stockContracts, type PurchaseOrder } from '@gewinde/core';
+import { findEntry, lateLines, lineTotal, openPacks, orderStateWords, orderTotal, stockContracts, type PurchaseOrder } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
@@ -93,6 +93,7 @@ export class OrderList {
       lines: order.lines.map((line) => ({
         line,
         late: late.has(line.key),
+        total: lineTotal(line),
         dearer: line.confirmedMinor !== undefined && line.confirmedMinor !== line.packMinor,
         short: line.confirmedPacks !== undefined && line.confirmedPacks < line.packs,
         pack:
