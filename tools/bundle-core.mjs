@@ -2,6 +2,7 @@ import { build } from 'esbuild';
 import { join } from 'node:path';
 import { root } from './paths.mjs';
 
+/** @type {import('esbuild').BuildOptions} */
 const asOne = { bundle: true, platform: 'node', format: 'cjs', target: 'node20', logLevel: 'warning' };
 
 /** The built core as one CommonJS file: what the tests of server and web load, in one piece instead of some hundred. */

@@ -17,19 +17,12 @@ requireBuild();
 
 const folder = mkdtempSync(join(tmpdir(), 'gewinde-test-'));
 // what the tests write need not outlive a power cut
-const database = await startDatabase(folder, { databases: ['gewinde_test', 'gewinde_e2e'], durable: false });
-const env = {
-  ...process.env,
-  NG_CLI_ANALYTICS: 'false',
-  GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test'),
-  GEWINDE_E2E_DATABASE_URL: database.url('gewinde_e2e'),
-  E2E_PORT: String(await freePort()),
-  FORCE_COLOR: '0',
-};
+const database = await startDatabase(folder, { databases: ['gewinde_test', 'gewinde_e2e', 'gewinde_e2e_2'], durable: false });
+const env = { ...process.env, NG_CLI_ANALYTICS: 'false', GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test'), FORCE_COLOR: '0' };
 let passed = 0;
 let failed = 0;
 
-/** Runs a step and says how it went; what it printed comes in one piece when it is done, since two steps run at a time. */
+/** Runs a step and says how it went; what it printed comes in one piece when it is done, since several run at a time. */
 const step = (name, command, args, more = {}, cwd = '.') =>
   new Promise((resolve) => {
     const start = Date.now();
@@ -49,8 +42,8 @@ const check = async (name, [command, ...args]) => {
   else failed += 1;
 };
 /** A test runner that writes its counts to a file. */
-const suite = async (name, cwd, command, args, report, counts) => {
-  const status = await step(name, 'npx', [command, ...args], { PLAYWRIGHT_JSON_OUTPUT_FILE: report }, cwd);
+const suite = async (name, cwd, command, args, report, counts, more = {}) => {
+  const status = await step(name, 'npx', [command, ...args], more, cwd);
   const found = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 };
   passed += found.passed;
   failed += found.failed;
@@ -62,14 +55,27 @@ const jest = (name, room) => {
   return suite(name, room, 'jest', args, report, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }));
 };
 
-// two cores: whichever is free takes the next, the longest first; the start command mostly waits, and goes beside them
-const report = join(folder, 'e2e.json');
-const browser = ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky });
+/** Half of the walks through the real app, on a server and a database of their own. */
+const walks = (half) => async () => {
+  const report = join(folder, `e2e-${half}.json`);
+  const more = {
+    GEWINDE_E2E_DATABASE_URL: database.url(half === 1 ? 'gewinde_e2e' : 'gewinde_e2e_2'),
+    E2E_PORT: String(await freePort()),
+    PLAYWRIGHT_JSON_OUTPUT_FILE: report,
+  };
+  const counts = ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky });
+  const args = ['test', `--shard=${half}/2`, `--output=out/${half}`];
+  return suite(`the real app, ${half === 1 ? 'first' : 'second'} half`, 'e2e', 'playwright', args, report, counts, more);
+};
+
+// two cores, and walks that wait a while at every step: three at a time, whichever is free takes the next, the longest first; the
+// start command mostly waits, and goes beside them
 const waiting = [
-  () => suite('the real app', 'e2e', 'playwright', ['test'], report, browser),
+  walks(1),
+  walks(2),
+  () => jest('server', 'server'),
   () => jest('core and published checks', 'core'),
   () => jest('web', 'web'),
-  () => jest('server', 'server'),
   () => check('lint', ['npm', 'run', 'lint:quick', '--silent']),
   () => check('types', ['npm', 'run', 'typecheck', '--silent']),
 ];
@@ -78,7 +84,7 @@ const lane = async () => {
 };
 
 try {
-  await Promise.all([lane(), lane(), jest('the start command', 'tools')]);
+  await Promise.all([lane(), lane(), lane(), jest('the start command', 'tools')]);
 } finally {
   await database.stop();
   rmSync(folder, { recursive: true, force: true });

@@ -279,7 +279,10 @@ describe('what comes in', () => {
   it('for a job that is gone meanwhile lies on the shelf for anybody', async () => {
     const gone = (await t.call('POST', '/api/jobs', { number: '7008', name: 'Given up' })).body;
     const order = await ordered([hose('fine', offers.fine, 1500, 3, 900)], [gone['id'] as string]);
-    await t.db('jobs').where({ id: gone['id'] as string }).delete();
+    await t
+      .db('jobs')
+      .where({ id: gone['id'] as string })
+      .delete();
     const known = new Set((await t.room()).lengths.map((l) => l.id));
     const delivery = { on: '2026-11-26', lines: [{ key: 'fine', packs: 3, checks: looked }] };
     expect((await t.run({ do: 'receive-order', id: order.id, version: order.version, delivery })).status).toBe(200);
