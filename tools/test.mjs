@@ -13,16 +13,13 @@ requirePackages([
   { command: 'chromium-headless-shell', name: 'chromium-headless-shell' },
 ]);
 requireModules();
-requireBuild();
 
 const folder = mkdtempSync(join(tmpdir(), 'gewinde-test-'));
-// what the tests write need not outlive a power cut
-const database = await startDatabase(folder, { databases: ['gewinde_test', 'gewinde_e2e', 'gewinde_e2e_2'], durable: false });
-const env = { ...process.env, NG_CLI_ANALYTICS: 'false', GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test'), FORCE_COLOR: '0' };
+const env = { ...process.env, NG_CLI_ANALYTICS: 'false', FORCE_COLOR: '0' };
 let passed = 0;
 let failed = 0;
 
-/** Runs a step and says how it went; what it printed comes in one piece when it is done, since several run at a time. */
+/** Runs a step and says how it went; what it printed comes in one piece when it is done, since two steps run at a time. */
 const step = (name, command, args, more = {}, cwd = '.') =>
   new Promise((resolve) => {
     const start = Date.now();
@@ -42,8 +39,8 @@ const check = async (name, [command, ...args]) => {
   else failed += 1;
 };
 /** A test runner that writes its counts to a file. */
-const suite = async (name, cwd, command, args, report, counts, more = {}) => {
-  const status = await step(name, 'npx', [command, ...args], more, cwd);
+const suite = async (name, cwd, command, args, report, counts) => {
+  const status = await step(name, 'npx', [command, ...args], { PLAYWRIGHT_JSON_OUTPUT_FILE: report }, cwd);
   const found = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 };
   passed += found.passed;
   failed += found.failed;
@@ -55,28 +52,25 @@ const jest = (name, room) => {
   return suite(name, room, 'jest', args, report, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }));
 };
 
-/** Half of the walks through the real app, on a server and a database of their own. */
-const walks = (half) => async () => {
-  const report = join(folder, `e2e-${half}.json`);
-  const more = {
-    GEWINDE_E2E_DATABASE_URL: database.url(half === 1 ? 'gewinde_e2e' : 'gewinde_e2e_2'),
-    E2E_PORT: String(await freePort()),
-    PLAYWRIGHT_JSON_OUTPUT_FILE: report,
-  };
-  const counts = ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky });
-  const args = ['test', `--shard=${half}/2`, `--output=out/${half}`];
-  return suite(`the real app, ${half === 1 ? 'first' : 'second'} half`, 'e2e', 'playwright', args, report, counts, more);
-};
+// nothing that is built is looked at: it goes beside the build
+const linted = check('lint', ['npm', 'run', 'lint:quick', '--silent']);
+requireBuild();
+// what the tests write need not outlive a power cut
+const database = await startDatabase(folder, { databases: ['gewinde_test', 'gewinde_e2e'], durable: false });
+Object.assign(env, {
+  GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test'),
+  GEWINDE_E2E_DATABASE_URL: database.url('gewinde_e2e'),
+  E2E_PORT: String(await freePort()),
+});
 
-// two cores, and walks that wait a while at every step: three at a time, whichever is free takes the next, the longest first; the
-// start command mostly waits, and goes beside them
+// two cores: whichever is free takes the next, the longest first; the start command mostly waits, and goes beside them
+const report = join(folder, 'e2e.json');
+const browser = ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky });
 const waiting = [
-  walks(1),
-  walks(2),
-  () => jest('server', 'server'),
+  () => suite('the real app', 'e2e', 'playwright', ['test'], report, browser),
   () => jest('core and published checks', 'core'),
   () => jest('web', 'web'),
-  () => check('lint', ['npm', 'run', 'lint:quick', '--silent']),
+  () => jest('server', 'server'),
   () => check('types', ['npm', 'run', 'typecheck', '--silent']),
 ];
 const lane = async () => {
@@ -84,7 +78,7 @@ const lane = async () => {
 };
 
 try {
-  await Promise.all([lane(), lane(), lane(), jest('the start command', 'tools')]);
+  await Promise.all([linted, lane(), lane(), jest('the start command', 'tools')]);
 } finally {
   await database.stop();
   rmSync(folder, { recursive: true, force: true });

@@ -161,7 +161,7 @@ function piecesOf(ticket: CutTicket, catalogue: Catalogue, rules: StoreRules, no
 }
 
 /** A wall of woven sleeve, mm, both sides: what shrink has to go over. Common practice. */
-const SLEEVE_WALLS_MM = 4;
+export const SLEEVE_WALLS_MM = 4;
 
 /** The narrowest sleeve that goes over a hose, and the narrowest shrink that goes over the two and grips them. */
 export function sleeveFor(

@@ -4,6 +4,7 @@ import { findEntry, findSupply, type Catalogue } from '../job/index.js';
 import type { AssembledJob } from '../lines/index.js';
 import { freeFor, isUnderWay, openPacks, type Stockroom, type StoreRules } from '../stock/index.js';
 import { figureOf } from '../supplies/index.js';
+import { clipsFor } from './clips-for.js';
 import { netNeed, type NetNeed } from './net-need.js';
 import { partGroups, partsList, type PartGroup, type PartsList } from './parts-list.js';
 
@@ -32,7 +33,7 @@ export interface JobNeeds {
 
 /**
  * Everything a job needs with its spares by the rules of the shop, less what the shelf has for it, less what is on its way: seals, sealant by the
- * pack, hose and sleeve by the cut plan, caps for what stands open meanwhile.
+ * pack, hose and sleeve by the cut plan, clips by their spacing, caps for what stands open meanwhile.
  */
 export function jobNeeds(
   job: AssembledJob,
@@ -75,6 +76,8 @@ export function jobNeeds(
   }
   for (const cap of capsFor(job, room.rules))
     put(cap.part, cap.quantity, { ...cap, group: 'clamps and sealant', unit: 'pc', components: [] });
+  for (const { part, quantity, ...row } of clipsFor(job, room.rules))
+    put(part, quantity, { ...row, group: 'clamps and sealant', unit: 'pc', components: [] });
   const onOrder = comingFor(room.orders, jobId);
   const shelves = new Map(room.stock.map((s) => [s.part, s]));
   const issuedOf = (part: string): number => shelves.get(part)?.issued?.find((i) => i.jobId === jobId)?.quantity ?? 0;

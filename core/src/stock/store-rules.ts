@@ -29,6 +29,8 @@ export const StoreRulesSchema = Type.Object(
     caps: Type.Boolean(),
     /** A sleeve ends so far from each end fitting. */
     sleeveBackMm: mm(200),
+    /** A clip for each so much of a hose's length, until it is known where each sits; none where the shop counts them at the car. */
+    clipEveryMm: mm(5000),
     /** Heat shrink over each end of a sleeve, so much of it; none where the shop ties or clips sleeves. */
     shrinkMm: mm(200),
     /** What no supplier brings within so many days is carried as a spare. */
@@ -60,6 +62,7 @@ export const usualStoreRules: StoreRules = {
   spareBentEnds: 0,
   caps: true,
   sleeveBackMm: 0,
+  clipEveryMm: 400,
   shrinkMm: 40,
   carryDays: 7,
   goal: 'cost',

@@ -9,6 +9,8 @@ const RING_COMPOUNDS = ['fkm', 'nbr', 'hnbr', 'epdm'] as const;
 const FACE_COMPOUNDS = ['fkm', 'nbr'] as const;
 const DASHES = [3, 4, 5, 6, 8, 10, 12, 16];
 /** Heat sleeves as they are woven, by the bore, mm. Common sizes, from memory. */
+/** What a clip holds, mm. */
+const CLIPS = [5, 6, 8, 10, 12, 13, 14, 15, 16, 18, 19, 20, 22, 24, 25, 26, 28, 30, 32, 34, 36, 38, 40, 42, 45, 48, 50, 53, 56, 60];
 const SLEEVES = [10, 13, 16, 19, 22, 25, 29, 32, 38, 44, 51];
 /** Heat shrink at three to one: as it comes and shrunk, mm. Common sizes, from memory. */
 const SHRINKS = [
@@ -25,7 +27,7 @@ const BULKHEADS = familyById('bulkhead').sizes;
 
 /** The seals and consumables that the joints of the standard fittings ask for, without prices. */
 export function standardSupplies(): Supply[] {
-  return [...rings(), ...washers(), ...gaskets(), ...clamps(), ...sleeves(), ...sealantsAndSuch()];
+  return [...rings(), ...washers(), ...gaskets(), ...clamps(), ...clips(), ...sleeves(), ...sealantsAndSuch()];
 }
 
 function rings(): Supply[] {
@@ -110,6 +112,16 @@ function clamps(): Supply[] {
       source: 'SAE J1508, from memory',
     };
   });
+}
+
+function clips(): Supply[] {
+  return CLIPS.map((holdsMm): Supply => ({
+    id: `clip ${holdsMm}`,
+    kind: 'clip',
+    name: `Clip lined with rubber, ${holdsMm} mm`,
+    figures: { holdsMm, material: 'stainless, lined with rubber' },
+    source: 'common sizes, from memory; the maker goes first',
+  }));
 }
 
 function sleeves(): Supply[] {
