@@ -49,6 +49,7 @@ export {
 export { cutOff, leftAs, takenOff, type Sawn } from './cut-length.js';
 export {
   acknowledged,
+  byNumber,
   gaveUp,
   isUnderWay,
   lateLines,

@@ -1,6 +1,11 @@
 import { CommandError } from '../commands/index.js';
 import type { Acknowledgement, Delivery, PurchaseLine, PurchaseOrder } from './order-schema.js';
 
+/** Orders by their numbers, `PO-9999` before `PO-10000`; below nothing where `a` was written first. */
+export function byNumber(a: string, b: string): number {
+  return a.length - b.length || (a < b ? -1 : a > b ? 1 : 0);
+}
+
 /** Packs of a line that are still to come. */
 export function openPacks({ packs, receivedPacks, shortPacks = 0 }: PurchaseLine): number {
   return Math.max(0, packs - receivedPacks - shortPacks);

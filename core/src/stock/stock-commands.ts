@@ -136,6 +136,8 @@ export const stockCommandSchemas = {
         { minItems: 1, maxItems: counts.linesOfOrder },
       ),
       note: Type.Optional(Text(letters.note)),
+      /** The newest order of its jobs that the sender knows of, empty where there is none: one written meanwhile is told first. */
+      after: Type.Optional(Type.String({ maxLength: letters.paperNumber })),
     },
     strict,
   ),

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { CommandError } from '../commands/index.js';
 import {
   acknowledged,
+  byNumber,
   ageInYears,
   cutOff,
   freeFor,
@@ -177,6 +178,9 @@ describe('an order', () => {
       /Nothing of this line is open/,
     );
   });
+
+  it('is called by a number that goes on counting', () =>
+    expect(['PO-10000', 'PO-0010', 'PO-9999', 'PO-0009', ''].sort(byNumber)).toEqual(['', 'PO-0009', 'PO-0010', 'PO-9999', 'PO-10000']));
 
   it.each(['open', 'complete', 'cancelled'] as const)('that is %s has nothing on its way that could be given up, and stays so', (state) => {
     expect(() => gaveUp({ ...order, state }, 'a')).toThrow(/nothing of it is on its way/);

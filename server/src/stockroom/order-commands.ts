@@ -1,5 +1,6 @@
 import {
   acknowledged,
+  byNumber,
   catalogueOf,
   changedPrices,
   CommandError,
@@ -36,6 +37,7 @@ export async function writeOrder(draft: StockDraft, command: StockCommandOf<'wri
   for (const jobId of jobIds) await jobIsThere(draft, jobId);
   if (new Set(lines.map((l) => l.key)).size < lines.length)
     throw new CommandError('bad-value', 'A line stands twice in the order.', 'lines');
+  if (command.after !== undefined) await noneMeanwhile(draft, jobIds, command.after);
   await pricesHold(draft, supplierId, lines);
   const goods = lines.reduce((sum, l) => sum + l.packs * l.packMinor, 0);
   const order: PurchaseOrder = {
@@ -54,6 +56,19 @@ export async function writeOrder(draft: StockDraft, command: StockCommandOf<'wri
   };
   draft.put('order', order);
   return `Write order ${order.number} to ${supplier.name}`;
+}
+
+/** What two people need for one job is not bought twice: who comes second is told of the first. @throws {CommandError} conflict */
+async function noneMeanwhile(draft: StockDraft, jobIds: readonly string[], after: string): Promise<void> {
+  const newer = (await listRows(draft.trx, 'order')).filter(
+    (o) => byNumber(o.number, after) > 0 && o.state !== 'cancelled' && o.jobIds.some((id) => jobIds.includes(id)),
+  );
+  if (newer.length === 0) return;
+  const numbers = newer.map((o) => o.number).join(', ');
+  throw new CommandError(
+    'conflict',
+    `${numbers} ${newer.length === 1 ? 'was' : 'were'} written for this job meanwhile. Nothing was ordered: look at what is still to buy.`,
+  );
 }
 
 function carriageFor({ carriageMinor, freeFromMinor }: ReturnType<typeof plannedSupplier>, goodsMinor: number): number {

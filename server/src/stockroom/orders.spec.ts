@@ -176,6 +176,19 @@ describe('an order', () => {
     await t.run(said({ do: 'edit-offer', id: offerId, version: at + 1, offer: fields }));
   });
 
+  it('written by two for one job at once is written once: the second is told of the first', async () => {
+    const after = (await newest()).number;
+    const answers = await Promise.all(['a', 'b'].map(() => write(480, 4, { after })));
+    expect(answers.map((a) => a.status).sort()).toEqual([200, 409]);
+    const { number } = await newest();
+    expect(answers.find((a) => a.status === 409)!.body.message).toBe(
+      `${number} was written for this job meanwhile. Nothing was ordered: look at what is still to buy.`,
+    );
+    // knowing of it, one more can be written; of another job it is no matter
+    expect((await write(480, 4, { after: number })).status).toBe(200);
+    expect((await write(480, 4, { after: '', jobIds: [] })).status).toBe(200);
+  });
+
   it('sent by two at once goes out once', async () => {
     await write();
     const { id, version } = await newest();

@@ -205,7 +205,9 @@ export class EitherOrDialog {
       const { cost } = await firstValueFrom(
         this.api.call(planContracts.planOrders, { body: { problem: { needs, offers: offers.map(plannedOffer), suppliers } } }),
       );
-      const commands = writeOrders(cost, offers, job, `Not certain yet: ${this.question()?.name ?? ''}. What is not needed goes back.`);
+      const commands = writeOrders(cost, offers, job, {
+        note: `Not certain yet: ${this.question()?.name ?? ''}. What is not needed goes back.`,
+      });
       if (commands.length === 0) throw new Error('The shelf has it all: nothing has to be bought.');
       await firstValueFrom(this.stock.change(...commands));
       this.messages.tell('The orders are written: look at them under Orders');

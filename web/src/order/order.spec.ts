@@ -81,6 +81,7 @@ describe('what is to be ordered', () => {
       do: 'write-order',
       supplierId: 's',
       jobIds: ['job'],
+      after: '',
       lines: [{ offerId: 'o', code: 'R6', packs: 1, packMinor: 420, holds: [{ part: RING, quantity: 10 }] }],
     });
   });

@@ -187,7 +187,7 @@ export class ToOrder {
     const job = this.job();
     const plan = this.plans.plan();
     if (!job || !plan) return;
-    const commands = writeOrders(plan, this.plans.offers(), job);
+    const commands = writeOrders(plan, this.plans.offers(), job, { known: this.stock.room().orders });
     await this.attempt(async () => {
       await firstValueFrom(this.stock.change(...commands));
       this.seen.set(null);
