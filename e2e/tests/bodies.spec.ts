@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectNoFault } from './no-fault.js';
-import { addComponent, copyOfMagpie, pick, saved } from './shop.js';
+import { allSaved, addComponent, copyOfMagpie, pick } from './shop.js';
 
 test('a plate is written in the store, stands in the survey with its ports, and is stacked on the block', async ({ page, request }) => {
   const { job } = await copyOfMagpie(request, 'B-1');
@@ -62,7 +62,7 @@ test('a plate is written in the store, stands in the survey with its ports, and 
     .getByRole('link', { name })
     .click();
   await page.getByLabel('There already, not bought').check();
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   await page.getByRole('link', { name: /Order/ }).click();
   await page.getByRole('tab', { name: 'Parts list' }).click();
   await expect(page.getByRole('heading', { name: 'Parts list' })).toBeVisible();

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
-import { copyOfMagpie, jobByNumber, saved } from './shop.js';
+import { allSaved, copyOfMagpie, jobByNumber } from './shop.js';
 
 test('wishes made while the server is away are kept on the screen and sent when it is back', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'T-1');
@@ -12,7 +12,7 @@ test('wishes made while the server is away are kept on the screen and sent when 
   await expect(page.locator('g-ways-table').getByRole('row').nth(2)).toContainText(/banjo|elbow/i);
   await expect(page.getByRole('status').filter({ hasText: 'not saved yet, kept here' })).toBeVisible();
   await page.unroute('**/api/jobs/*/changes');
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   const kept = (await jobByNumber(request, 'T-1')).lines.find((l) => l.id === line.id) as unknown as { ways: { wishes: object }[] };
   expect(kept.ways[0]!.wishes).toEqual({ turnDeg: 90 });
 });

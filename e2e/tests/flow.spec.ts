@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectNoFault } from './no-fault.js';
-import { copyOfMagpie, saved } from './shop.js';
+import { allSaved, copyOfMagpie } from './shop.js';
 
 test('a line is sized: figures open their working, engine and line change it at once, the size is taken and undone in one step', async ({
   page,
@@ -44,7 +44,7 @@ test('a line is sized: figures open their working, engine and line change it at 
   await page.getByLabel('At 40 °C').fill('150');
   await page.getByLabel('At 40 °C').press('Enter');
   await expect(page.getByRole('alert').filter({ hasText: 'may be crossed' })).toBeHidden();
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   await page.reload();
   await page.getByText('Engine and oil').click();
   await expect(page.getByLabel('At 40 °C')).toHaveValue(/^150/);
@@ -84,7 +84,7 @@ test('the system shows what runs in every line, opens lines and components from 
   await passes.fill('90');
   await passes.press('Enter');
   await expect(page.getByRole('heading', { name: 'Too small' })).toBeVisible();
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   await page.reload();
   await page.getByRole('button', { name: 'Cooler cooler' }).click();
   await expect(page.getByRole('heading', { name: 'Too small' })).toBeVisible();

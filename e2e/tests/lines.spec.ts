@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectNoFault } from './no-fault.js';
-import { copyOfMagpie, jobByNumber, pick, saved } from './shop.js';
+import { allSaved, copyOfMagpie, jobByNumber, pick } from './shop.js';
 
 test('a joint that does not join is shown everywhere, and another way puts it right', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'L-1');
@@ -100,7 +100,7 @@ test('another hose keeps a way where it still fits, and drops it where it does n
   await expect(page.getByText('L4 Turbo feed deleted')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /L4/ }).first()).toBeVisible();
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
 });
 
 test('a joint shows its threads over one another and leads to the thread bench and back', async ({ page, request }) => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectNoFault } from './no-fault.js';
-import { copyOfMagpie, elsewhere, jobByNumber, pick, saved } from './shop.js';
+import { allSaved, copyOfMagpie, elsewhere, jobByNumber, pick } from './shop.js';
 
 test('a line is broken by a bulkhead fitting, each hose is taped and cut by itself, and it is made whole again', async ({
   page,
@@ -31,7 +31,7 @@ test('a line is broken by a bulkhead fitting, each hose is taped and cut by itse
   await taped.fill('420');
   await taped.press('Enter');
   await expect(page.getByRole('button', { name: 'Mark as checked' })).toBeEnabled();
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   await page.reload();
   await expect(taped).toHaveValue(/^300/);
 
@@ -104,7 +104,7 @@ test('a checked line says by itself what has changed since, and is checked again
   await page.goto(`/job/${job.id}/lines/${line.id}`);
   await page.getByRole('button', { name: 'Mark as checked' }).click();
   await expect(page.getByRole('button', { name: /L4.*checked/ })).toBeVisible();
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   const { version } = (await jobByNumber(request, 'P-4')).lines[3]!;
   const piece = line.pieces[0]!.key;
   const tape = (mm: number, at: number) =>

@@ -64,6 +64,13 @@ export function saved(page: Page): Locator {
   return page.getByRole('status').filter({ hasText: /^\s*saved \d\d:\d\d\s*$/ });
 }
 
+/** All that was done on a page is on the server: nothing waits in its outbox any more, and it says so. */
+export async function allSaved(page: Page): Promise<void> {
+  const waiting = () => page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('gewinde.outbox')));
+  await expect.poll(waiting).toEqual([]);
+  await expect(saved(page)).toBeVisible();
+}
+
 /** Adds a component in the survey, and its ports by their notation. */
 export async function addComponent(
   page: Page,

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { elsewhere, copyOfMagpie, deaf, jobByNumber, saved } from './shop.js';
+import { allSaved, elsewhere, copyOfMagpie, deaf, jobByNumber } from './shop.js';
 
 const rename = async (page: Page, name: string) => {
   await page.getByLabel('Name of the line').fill(name);
@@ -18,7 +18,7 @@ test('two people change one line: both versions are shown, nothing is overwritte
   await expect(dialog).toContainText('Changed by somebody else');
   await expect(dialog.getByRole('row', { name: /Name/ })).toContainText('Their name');
   await dialog.getByRole('button', { name: 'Keep mine' }).click();
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   await page.reload();
   await expect(page.getByLabel('Name of the line')).toHaveValue('My name');
 });
@@ -44,7 +44,7 @@ test('the server goes away in mid-edit: the change is kept, over a reload too, a
   await expect(page.getByLabel('Name of the line')).toHaveValue('Kept name');
   await expect(page.getByText('not saved yet, kept here')).toBeVisible();
   await page.unroute('**/api/jobs/*/changes');
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   const { lines: after } = await jobByNumber(request, 'T-3');
   expect(after[0]!.name).toBe('Kept name');
 });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { copyOfMagpie, deaf, elsewhere, jobByNumber, saved } from './shop.js';
+import { allSaved, copyOfMagpie, deaf, elsewhere, jobByNumber } from './shop.js';
 
 test('two tabs on one job: what one does the other sees, and each takes back its own', async ({ page, context, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'D-1');
@@ -65,7 +65,7 @@ test('an answer that is lost on the way does no harm: the change is known again 
   });
   await page.getByLabel('Taped length').fill('701');
   await page.getByLabel('Taped length').press('Enter');
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   expect(lost).toBeGreaterThan(1);
   await expect(page.getByRole('dialog')).toBeHidden();
   const [line] = (await jobByNumber(request, 'D-7')).lines.filter((l) => l.number === 4);
@@ -122,7 +122,7 @@ test('quick changes one after another all arrive, in their order', async ({ page
     await taped.press('Enter');
   }
   await page.getByRole('combobox', { name: 'Service' }).selectOption({ label: 'Return' });
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   await expect
     .poll(async () => (await jobByNumber(request, 'D-3')).lines[3])
     .toMatchObject({ pieces: [{ length: { mm: 740 } }], service: 'return' });

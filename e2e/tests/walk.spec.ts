@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { parse } from 'csv-parse/sync';
 import { readFileSync } from 'node:fs';
-import { addComponent, copyOfMagpie, pick, saved } from './shop.js';
+import { allSaved, addComponent, copyOfMagpie, pick } from './shop.js';
 
 test('from an empty board to cut tickets and a parts list, and home again as a file', async ({ page }, info) => {
   await test.step("a job of one's own", async () => {
@@ -62,7 +62,7 @@ test('from an empty board to cut tickets and a parts list, and home again as a f
     await expect(sum).toContainText('Rounded up by');
     await expect(page.getByRole('group', { name: /^Line L1.*6 joints, 6 seal/ })).toBeVisible();
     await page.getByRole('button', { name: 'Mark as checked' }).click();
-    await expect(saved(page)).toBeVisible();
+    await allSaved(page);
   });
 
   await test.step('a joint in words', async () => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { copyOfMagpie, saved } from './shop.js';
+import { allSaved, copyOfMagpie } from './shop.js';
 
 test('the sensor that a line pushes out stays on a tee, and the sheet, the seals and the parts list know of it', async ({
   page,
@@ -21,7 +21,7 @@ test('the sensor that a line pushes out stays on a tee, and the sheet, the seals
   await expect(page.getByLabel('Inspector')).toContainText('Joint 2 · branch to sensor');
   await page.getByLabel('Made up on the engine').check();
   await expect(page.getByRole('button', { name: 'Joint 2, made' })).toBeVisible();
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   await page.reload();
   await expect(page.getByRole('button', { name: 'Joint 2, made' })).toBeVisible();
   const download = page.waitForEvent('download');
@@ -54,7 +54,7 @@ test('ways are wished for, compared, pinned and solved again in place; contradic
   await ways.getByLabel('Least bore').fill('20');
   await ways.getByLabel('Least bore').press('Enter');
   await expect(ways.locator('.g-verdict')).toContainText('These wishes contradict one another');
-  await expect(saved(page)).toBeVisible();
+  await allSaved(page);
   await page.reload();
   await expect(ways.locator('.g-verdict')).toContainText('contradict');
   // what counts in the shop
