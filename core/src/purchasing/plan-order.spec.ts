@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import type { MipSolver } from '../cutting/index.js';
+import { firstOrder } from './first-order.js';
 import {
   netNeed,
   OrderFigureError,
@@ -22,6 +24,9 @@ const offer = (id: string, supplier: string, part: string, packMinor: number, mo
 });
 const plan = (change: Partial<OrderProblem>) =>
   planOrder({ needs: [{ part: 'a', quantity: 4 }], offers: [], suppliers: [north, south], goal: 'cost', ...change });
+
+/** One that finds nothing in its time. */
+const noSolver: MipSolver = { solve: async () => ({ status: 'none', objective: 0, value: () => 0, price: () => 0 }) };
 
 /** The least cost, by trying every number of packs of every offer. */
 function bruteForce({ needs, offers, suppliers }: OrderProblem): number {
@@ -212,10 +217,58 @@ describe('an order plan', () => {
           const found = await planOrder(problem);
           if (offered.length === 0) expect(found.orders).toEqual([]);
           else expect([found.totalMinor, found.proven]).toEqual([best, true]);
+          // the first order is never better than the best, and covers the need
+          const plain = firstOrder({ ...problem, needs: offered }, 0);
+          for (const { part, quantity } of plain ? offered : [])
+            expect(
+              plain!.reduce(
+                (sum, b) => sum + b.packs * b.offer.holds.filter((h) => h.part === part).reduce((n, h) => n + h.quantity, 0),
+                0,
+              ),
+            ).toBeGreaterThanOrEqual(quantity);
+          if (plain) expect(found.totalMinor).toBeLessThanOrEqual((await planOrder({ ...problem, needs: offered }, noSolver)).totalMinor);
         },
       ),
       { numRuns: 60 },
     ));
+
+  describe('that nothing was proven of in time', () => {
+    const late = (change: Partial<OrderProblem>) =>
+      planOrder({ needs: [{ part: 'a', quantity: 4 }], offers: [], suppliers: [north, south], goal: 'cost', ...change }, noSolver);
+    const needs = [
+      { part: 'a', quantity: 4 },
+      { part: 'b', quantity: 1 },
+    ];
+    const offers = [offer('na', 'north', 'a', 1000), offer('sa', 'south', 'a', 950), offer('nb', 'north', 'b', 700)];
+
+    it('is a sound one all the same, with suppliers left out where their carriage is not worth it', async () => {
+      expect(await late({ needs, offers })).toMatchObject({
+        orders: [{ supplier: 'north', goodsMinor: 4700, carriageMinor: 900 }],
+        totalMinor: 5600,
+        proven: false,
+        notOffered: [],
+      });
+      const cheaper = offers.map((o) => (o.id === 'sa' ? { ...o, prices: [{ fromPacks: 1, packMinor: 500 }] } : o));
+      expect((await late({ needs, offers: cheaper })).orders).toHaveLength(2);
+      expect((await late({ needs, offers: cheaper, goal: 'fewest' })).orders).toHaveLength(1);
+    });
+
+    it('takes the price that falls with the number, and reaches no least order by leaving it out', async () => {
+      const falling = offer('n', 'north', 'a', 0, {
+        prices: [
+          { fromPacks: 1, packMinor: 1000 },
+          { fromPacks: 5, packMinor: 700 },
+        ],
+      });
+      expect(await late({ offers: [falling] })).toMatchObject({
+        orders: [{ lines: [{ packs: 5, packMinor: 700 }] }],
+        left: [{ part: 'a', quantity: 1 }],
+      });
+      const small = { ...south, leastOrderMinor: 9000 };
+      expect((await late({ offers: offers.slice(0, 2), suppliers: [north, small] })).orders.map((o) => o.supplier)).toEqual(['north']);
+      expect((await late({ offers: [] })).notOffered).toEqual(['a']);
+    });
+  });
 
   it.each<[string, Partial<OrderProblem>, string]>([
     ['an unknown supplier', { offers: [offer('x', 'east', 'a', 1)] }, 'offers/0/supplier'],

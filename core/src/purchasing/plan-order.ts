@@ -1,5 +1,6 @@
 import { highsSolver, type Mip, type MipRow, type MipSolver } from '../cutting/index.js';
-import { checkOrderProblem, type Offer, type OrderProblem, type PriceBreak } from './order-problem.js';
+import { firstOrder, type Bought } from './first-order.js';
+import { checkOrderProblem, type Offer, type OrderGoal, type OrderProblem, type PriceBreak, type Supplier } from './order-problem.js';
 
 export interface OrderLine {
   readonly offer: string;
@@ -55,7 +56,11 @@ export async function planOrder(problem: OrderProblem, solver: MipSolver = highs
   if (wanted.length === 0) return { orders: [], totalMinor: 0, days: 0, proven: true, notOffered, late, left: [] };
   const { mip, levels } = programOf({ ...problem, needs: wanted, offers });
   const answer = await solver.solve(mip, SECONDS);
-  if (answer.status === 'none') {
+  const another = oneMore(problem.goal, offers);
+  const proven = answer.status === 'optimal';
+  // what the time was too short to prove can be worse than what anybody would order
+  const plain = proven ? undefined : firstOrder({ ...problem, needs: wanted, offers }, another);
+  if (answer.status === 'none' && !plain) {
     // a least order that cannot be reached: planned without it, and refused in words when it is sent
     if (problem.suppliers.some((s) => s.leastOrderMinor !== undefined)) {
       const suppliers = problem.suppliers.map(({ leastOrderMinor: _, ...rest }) => rest);
@@ -63,38 +68,56 @@ export async function planOrder(problem: OrderProblem, solver: MipSolver = highs
     }
     return { orders: [], totalMinor: 0, days: 0, proven: false, notOffered: [...notOffered, ...wanted.map((n) => n.part)], late, left: [] };
   }
-  const lines = levels.flatMap(({ offer, price, name }) => {
-    const packs = Math.round(answer.value(name));
-    return packs > 0 ? [{ offer, line: { offer: offer.id, packs, packMinor: price.packMinor, totalMinor: packs * price.packMinor } }] : [];
+  const solved = levels.flatMap(({ offer, price, name }): Bought[] => {
+    const packs = answer.status === 'none' ? 0 : Math.round(answer.value(name));
+    return packs > 0 ? [{ offer, packs, packMinor: price.packMinor }] : [];
   });
-  const orders = problem.suppliers.flatMap((supplier): SupplierOrder[] => {
-    const own = lines.filter((l) => l.offer.supplier === supplier.id);
-    if (own.length === 0) return [];
-    const goodsMinor = own.reduce((sum, l) => sum + l.line.totalMinor, 0);
-    const free = supplier.freeFromMinor !== undefined && goodsMinor >= supplier.freeFromMinor;
-    return [
-      {
-        supplier: supplier.id,
-        lines: own.map((l) => l.line),
-        goodsMinor,
-        carriageMinor: free ? 0 : supplier.carriageMinor,
-        days: Math.max(...own.map((l) => l.offer.leadDays)),
-      },
-    ];
-  });
+  const worth = (list: readonly Bought[]): number => {
+    const orders = ordersOf(problem, list);
+    return totalOf(orders) + orders.length * another;
+  };
+  const lines = plain && (answer.status === 'none' || worth(plain) < worth(solved)) ? plain : solved;
+  const orders = ordersOf(problem, lines);
   const bought = new Map<string, number>();
-  for (const { offer, line } of lines)
-    for (const { part, quantity } of offer.holds) bought.set(part, (bought.get(part) ?? 0) + quantity * line.packs);
+  for (const { offer, packs } of lines)
+    for (const { part, quantity } of offer.holds) bought.set(part, (bought.get(part) ?? 0) + quantity * packs);
   for (const { part, quantity } of wanted) bought.set(part, (bought.get(part) ?? 0) - quantity);
   return {
     orders,
-    totalMinor: orders.reduce((sum, o) => sum + o.goodsMinor + o.carriageMinor, 0),
+    totalMinor: totalOf(orders),
     days: Math.max(0, ...orders.map((o) => o.days)),
-    proven: answer.status === 'optimal',
+    proven,
     notOffered,
     late,
     left: [...bought].filter(([, quantity]) => quantity > 1e-9).map(([part, quantity]) => ({ part, quantity })),
   };
+}
+
+const totalOf = (orders: readonly SupplierOrder[]): number => orders.reduce((sum, o) => sum + o.goodsMinor + o.carriageMinor, 0);
+
+/** What is bought as one order a supplier, with its carriage. */
+function ordersOf({ suppliers }: Pick<OrderProblem, 'suppliers'>, bought: readonly Bought[]): SupplierOrder[] {
+  return suppliers.flatMap((supplier): SupplierOrder[] => {
+    const own = bought.filter((b) => b.offer.supplier === supplier.id);
+    if (own.length === 0) return [];
+    const lines = own.map(({ offer, packs, packMinor }) => ({ offer: offer.id, packs, packMinor, totalMinor: packs * packMinor }));
+    const goodsMinor = lines.reduce((sum, l) => sum + l.totalMinor, 0);
+    const free = supplier.freeFromMinor !== undefined && goodsMinor >= supplier.freeFromMinor;
+    return [
+      {
+        supplier: supplier.id,
+        lines,
+        goodsMinor,
+        carriageMinor: free ? 0 : supplier.carriageMinor,
+        days: Math.max(...own.map((b) => b.offer.leadDays)),
+      },
+    ];
+  });
+}
+
+/** Where as few suppliers as can be are wanted, one more is dearer than anything that could be saved by it. */
+function oneMore(goal: OrderGoal, offers: readonly Offer[]): number {
+  return goal === 'fewest' ? offers.reduce((sum, o) => sum + o.prices[0]!.packMinor * 10, 1e6) : 0;
 }
 
 /** What each supplier alone would cost, where one alone has everything. */
@@ -117,6 +140,17 @@ interface Level {
   readonly name: string;
 }
 
+/**
+ * More than is needed is bought where that reaches a least order, or a free carriage: of that never more than the carriage is worth. A wider bound
+ * would be no less right, and take much longer to prove.
+ */
+function mostPacks(needed: number, packMinor: number, supplier: Supplier | undefined): number {
+  if (!supplier || packMinor === 0) return needed;
+  const { carriageMinor, leastOrderMinor = 0, freeFromMinor = 0 } = supplier;
+  const spared = Math.min(Math.ceil(freeFromMinor / packMinor), needed + Math.ceil(carriageMinor / packMinor));
+  return Math.max(needed, Math.ceil(leastOrderMinor / packMinor), spared);
+}
+
 function programOf({ needs, offers, suppliers, goal }: OrderProblem): { mip: Mip; levels: Level[] } {
   const levels: Level[] = [];
   const rows: MipRow[] = [];
@@ -126,14 +160,11 @@ function programOf({ needs, offers, suppliers, goal }: OrderProblem): { mip: Mip
   offers.forEach((offer, o) => {
     const packs = Math.max(1, ...offer.holds.map((h) => Math.ceil((needs.find((n) => n.part === h.part)?.quantity ?? 0) / h.quantity)));
     const supplier = suppliers.find((s) => s.id === offer.supplier);
-    // more than is needed, where that is what a least order or a free carriage takes
-    const filling = Math.max(supplier?.leastOrderMinor ?? 0, supplier?.carriageMinor ? (supplier.freeFromMinor ?? 0) : 0);
     const chosen = new Map<string, number>();
     offer.prices.forEach((price, k) => {
       const [name, at] = [`n${o}_${k}`, `z${o}_${k}`];
-      const until = offer.prices[k + 1]
-        ? offer.prices[k + 1]!.fromPacks - 1
-        : Math.max(packs, price.fromPacks, price.packMinor > 0 ? Math.ceil(filling / price.packMinor) : 0);
+      const next = offer.prices[k + 1];
+      const until = next ? next.fromPacks - 1 : mostPacks(Math.max(packs, price.fromPacks), price.packMinor, supplier);
       levels.push({ offer, price, name });
       whole.push(name, at);
       most.set(at, 1);
@@ -178,8 +209,7 @@ function programOf({ needs, offers, suppliers, goal }: OrderProblem): { mip: Mip
     );
     rows.push({ name: `need${i}`, terms, is: '>=', than: quantity });
   });
-  // dearer than anything that could be saved by one supplier more
-  const another = goal === 'fewest' ? offers.reduce((sum, o) => sum + o.prices[0]!.packMinor * 10, 1e6) : 0;
+  const another = oneMore(goal, offers);
   suppliers.forEach(({ id, carriageMinor, freeFromMinor, leastOrderMinor }, s) => {
     const goods = levels.filter((l) => l.offer.supplier === id).map((l) => [l.name, l.price.packMinor] as const);
     if (goods.length === 0) return;
