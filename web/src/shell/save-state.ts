@@ -49,6 +49,8 @@ import type { PendingChange } from '../data/outbox';
   `,
   styles: `
     .saved {
+      /* as wide while it saves: what stands beside it does not move under the pointer */
+      min-width: 80px;
       min-height: 28px;
       border: 0;
       background: none;
