@@ -16,6 +16,8 @@ export const GALERA = '/usr/lib/galera/libgalera_smm.so';
  */
 export async function clusterNode(folder, { name, weight }) {
   mkdirSync(folder, { recursive: true });
+  const temporary = join(folder, 'tmp');
+  mkdirSync(temporary, { recursive: true });
   const owner = process.getuid?.() === 0 ? 'mysql' : userInfo().username;
   const data = join(folder, 'data');
   const socket = join(folder, 'm.sock');
@@ -23,7 +25,14 @@ export async function clusterNode(folder, { name, weight }) {
   if (!existsSync(data)) {
     own();
     chmodSync(folder, 0o755);
-    const args = ['--no-defaults', `--user=${owner}`, `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db'];
+    const args = [
+      '--no-defaults',
+      `--user=${owner}`,
+      `--datadir=${data}`,
+      `--tmpdir=${temporary}`,
+      '--auth-root-authentication-method=normal',
+      '--skip-test-db',
+    ];
     const made = spawnSync('mariadb-install-db', args, { encoding: 'utf8' });
     if (made.status !== 0) throw new Error(`Node ${name} could not be set up:\n${made.stderr || made.stdout}`);
   }
@@ -41,6 +50,7 @@ export async function clusterNode(folder, { name, weight }) {
         '--no-defaults',
         `--user=${owner}`,
         `--datadir=${data}`,
+        `--tmpdir=${temporary}`,
         `--socket=${socket}`,
         '--bind-address=127.0.0.1',
         `--port=${port}`,

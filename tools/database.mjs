@@ -16,6 +16,9 @@ import { setTimeout as sleep } from 'node:timers/promises';
  */
 export async function startDatabase(folder, { databases = ['gewinde'], wantedPort, durable = true } = {}) {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
+  // its own: a server that starts clears its folder of temporary tables, whoever else has some there
+  const temporary = join(folder, 'tmp');
+  mkdirSync(temporary, { recursive: true, mode: 0o700 });
   const data = join(folder, 'data');
   const log = join(folder, 'server.log');
   const secret = join(folder, 'password');
@@ -35,6 +38,7 @@ export async function startDatabase(folder, { databases = ['gewinde'], wantedPor
         '--no-defaults',
         `--user=${user}`,
         `--datadir=${data}`,
+        `--tmpdir=${temporary}`,
         '--auth-root-authentication-method=socket',
         `--auth-root-socket-user=${user}`,
         '--skip-test-db',
@@ -54,6 +58,7 @@ export async function startDatabase(folder, { databases = ['gewinde'], wantedPor
       '--no-defaults',
       `--user=${user}`,
       `--datadir=${data}`,
+      `--tmpdir=${temporary}`,
       `--socket=${socket}`,
       `--pid-file=${join(folder, 'm.pid')}`,
       '--bind-address=127.0.0.1',

@@ -1,4 +1,16 @@
-import { jobEntities, jointIdsIn, keyedWay, placedIn, serviceById, type Found, type Line, type LineWay, type Piece } from '../job/index.js';
+import {
+  jobEntities,
+  jointIdsIn,
+  keyedWay,
+  placedIn,
+  portMoved,
+  serviceById,
+  withTapedOver,
+  type Found,
+  type Line,
+  type LineWay,
+  type Piece,
+} from '../job/index.js';
 import { settleBranchPorts } from './branch-ports.js';
 import { checkLinks, checkPorts, checkWay, checkWished } from './check-line.js';
 import { CommandError } from './command-error.js';
@@ -49,6 +61,7 @@ export function editLine(draft: JobDraft, { id, version, set }: CommandOf<'edit-
   const ways = before.ways.map((way, at): LineWay => (moved(at) ? { chosen: null, ...(way.wishes ? { wishes: way.wishes } : {}) } : way));
   const { fluid: said, flow = before.flow, ...rest } = set;
   const { fluid: was, flow: _flow, ...line } = before;
+  const sides = (['A', 'B'] as const).filter((side) => set[`port${side}`] !== undefined && set[`port${side}`] !== before[`port${side}`]);
   if (set.found) checkFound(set.found);
   const fluid = said === undefined ? was : said;
   putLine(draft, before, {
@@ -57,6 +70,7 @@ export function editLine(draft: JobDraft, { id, version, set }: CommandOf<'edit-
     ...(fluid ? { fluid } : {}),
     ...(flow && Object.keys(flow).length > 0 ? { flow } : {}),
     ways,
+    ...(before.checked && sides.length > 0 ? { checked: portMoved(before.checked, sides) } : {}),
     ...(name === undefined ? {} : { name: name.trim() }),
   });
   const fields = Object.keys(set).map((field) => jobEntities.line.fields[field as keyof typeof jobEntities.line.fields]);
@@ -128,7 +142,7 @@ export function placeOf({ number, ways }: Line, at: number): string {
 /** Puts a line that was changed: its ports checked, its open ends given ports, marks of joints that are gone left behind. */
 export function putLine(draft: JobDraft, before: Line, next: Line): void {
   checkPorts(draft, next, before);
-  const { made = [], provisional = [], found = [], ...line } = settleBranchPorts(draft, before, next);
+  const { made = [], provisional = [], found = [], ...line } = settleBranchPorts(draft, before, withSeatsNoted(draft, before, next));
   const joints = new Set(jointIdsIn(line));
   const things = new Set([...joints, ...placedIn(line).map((p) => p.key)]);
   draft.put('line', {
@@ -146,6 +160,18 @@ export function putLine(draft: JobDraft, before: Line, next: Line): void {
       found.filter(({ joint }) => joints.has(joint)),
     ),
   });
+}
+
+/** What a hose was taped over is noted, at the latest, when a way beside it changes: the seats move with it. */
+function withSeatsNoted({ context }: JobDraft, before: Line, next: Line): Line {
+  if (!context.parts || next.ways.every((way, i) => way.chosen === before.ways[i]?.chosen)) return next;
+  const taped = new Map(withTapedOver(before, context.parts).pieces.map(({ key, length }) => [key, length]));
+  const pieces = next.pieces.map((piece): Piece => {
+    const { length } = piece;
+    const was = taped.get(piece.key);
+    return length && !length.over && was?.over && was.mm === length.mm && was.as === length.as ? { ...piece, length: was } : piece;
+  });
+  return { ...next, pieces };
 }
 
 /** A list of a line; none where it is empty. */

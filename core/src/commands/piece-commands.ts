@@ -1,12 +1,11 @@
 import { connectorKey } from '../connectors/index.js';
-import { lengthBetween, turnBetween } from '../fittings/index.js';
 import {
   endOfAngle,
-  findFitting,
   findHose,
   findHoseEnd,
   hoseJointId,
   MOST_PIECES,
+  tapedOver,
   type Line,
   type LineWay,
   type Piece,
@@ -163,21 +162,11 @@ function sameConnector({ context }: JobDraft, a: string | null, b: string | null
   return one !== undefined && other !== undefined && connectorKey(one.connector) === connectorKey(other.connector);
 }
 
-/** What stands on both sides of a piece, where it is all chosen and known. */
+/** What stands on both sides of a piece as it is taped. */
 function overOf({ context }: JobDraft, line: Line, at: number, { as }: PieceLength): Pick<PieceLength, 'over'> {
   if (as !== 'taped' || !context.parts) return {};
-  let stackMm = 0;
-  let turnDeg = 0;
-  for (const { chosen } of [line.ways[at]!, line.ways[at + 1]!]) {
-    if (!chosen) return {};
-    for (const { id, inEnd, outEnd } of chosen.fittings) {
-      const fitting = findFitting(context.parts, id);
-      if (!fitting) return {};
-      stackMm += lengthBetween(fitting, inEnd, outEnd);
-      turnDeg += turnBetween(fitting, inEnd, outEnd);
-    }
-  }
-  return { over: { stackMm: Math.round(stackMm * 10) / 10, turnDeg } };
+  const over = tapedOver(context.parts, [line.ways[at]!.chosen, line.ways[at + 1]!.chosen]);
+  return over ? { over } : {};
 }
 
 const pieceWords: Record<keyof CommandOf<'edit-piece'>['set'], string> = {

@@ -52,6 +52,8 @@ export {
   type ReadPlainList,
 } from './plain-list.js';
 export { besideWay, branchesIn, branchPorts, endsOn, fittingsNamed, partsOfWay, placedIn, reversedWay } from './line-path.js';
+export { portDigestKey, portMoved } from './checked.js';
+export { stackOf, tapedOver, withTapedOver } from './taped-over.js';
 export { foundActions, foundStates, FoundSchema, type Found } from './line-schema.js';
 export { besides, branchKeys, hoseJointId, jointId, jointIdsIn, keyedWay } from './joint-ids.js';
 export { pathOfEnds, type OldHoses, type OldLine } from './line-of-ends.js';

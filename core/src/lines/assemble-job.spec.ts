@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { breather, catalogue, document, drain, feed, jobOf, ports, withPiece, withWay } from '../../testing/sample-job.js';
+import { runCommands, type Command } from '../commands/index.js';
 import { parseConnector } from '../connectors/index.js';
 import type { JobDocument, Line } from '../job/index.js';
 import { assembleJob, assembleLine, jointKey, type AssembledJob } from './index.js';
@@ -53,6 +54,18 @@ describe('a whole job put together', () => {
     expect(assembleJob(job.document, catalogue, job)).toBe(job);
   });
 
+  it('puts together anew what rests on a part that the line does not name: a plug that is offered, and then retired', () => {
+    const tee = { id: 'm14x1.5mwasher+m14x1.5fwasher+m14x1.5fwasher', inEnd: 0, outEnd: 1 };
+    const stub = { ...ports.gallery, id: 'stub', openEnd: true };
+    const open = withWay(feed, 0, [tee], [{ at: 0, end: 2, to: 'line', portId: 'stub', fittings: [] }]);
+    const first = jobOf([open], { ports: [...document.ports, stub] });
+    const offered = (job_: AssembledJob): string | undefined =>
+      job_.findings.find((f) => f.rule === 'branch-line-missing')!.remedies[0]?.label.replace('Close it: ', '');
+    const plug = offered(first)!;
+    const without = { ...catalogue, fittings: catalogue.fittings.map((f) => (f.name === plug ? { ...f, retired: true } : f)) };
+    expect(offered(assembleJob(first.document, without, first))).not.toBe(plug);
+  });
+
   it('comes to the same whether it is put together at once or edit by edit', () => {
     const connectors = ['m14x1.5 f washer', 'orb6 f', 'an6 m', 'npt 1/2 f'].map(parseConnector);
     const sensor = { name: 'sender', connector: parseConnector('m14x1.5 m washer') };
@@ -86,6 +99,23 @@ describe('a whole job put together', () => {
   });
 });
 
+/** The sample feed as the first version noted it when it was checked. */
+const notedBefore = {
+  service: '096r7ot1p14',
+  'port A': '1lc5t3tqmys',
+  'port B': '1l4f4wxwokk',
+  'way at A': '0y95ilpdauk',
+  'way at B': '16n28642jb4',
+  hose: '0r7y2urizry',
+  'length of hose': '2aaczt54bqn',
+  'part Adapter, m14x1.5 m washer to an6 m': '26x13mdk33y',
+  'part Adapter, orb6 m to an6 m': '06aus5cslez',
+  'part PTFE hose, steel braid, -6': '0unr86fuyt1',
+  'part Olive end -6, straight, 37° swivel': '0wmr5jxi4wf',
+  'part Olive end -6, 45°, 37° swivel': '16yn025f6u7',
+  verdicts: '1s4cta0ox4z',
+};
+
 describe('a line that was checked', () => {
   const checked = { at: '2026-11-25T08:00:00.000Z', digest: assembleLine(feed, document, catalogue).digest };
   const signed: Line = { ...feed, checked };
@@ -96,13 +126,43 @@ describe('a line that was checked', () => {
     return message;
   };
 
-  it('is so as long as nothing of it has changed: not its name, note, place or marks, nor what a part costs', () => {
+  it('is so as long as nothing that bears on it has changed: not what anything is called, costs, weighs, or whether it is still offered', () => {
     expect(told(signed)).toBeUndefined();
     expect(told({ ...signed, name: 'Other', note: 'x', order: 9, made: ['A>0m'], number: 4 })).toBeUndefined();
-    const dearer = { ...catalogue, fittings: catalogue.fittings.map((f) => ({ ...f, priceMinor: 1, shelf: 3, name: `${f.name} ` })) };
+    const listed = { currency: 'USD', minor: 900 } as const;
+    const shop = { priceMinor: 1, shelf: 3, massG: 1, code: 'x', supplier: 'y', listed, retired: true, source: 'z' };
+    const other = <P extends { name: string }>(parts: readonly P[]): P[] => parts.map((p) => ({ ...p, ...shop, name: `${p.name} B` }));
+    const renamed = {
+      ...catalogue,
+      fittings: other(catalogue.fittings),
+      hoses: other(catalogue.hoses),
+      hoseEnds: other(catalogue.hoseEnds),
+    };
+    const { findings } = assembleLine(signed, document, renamed);
+    expect(new Set(findings.map((f) => f.rule))).toEqual(new Set(['part-retired']));
+    const called = <R extends { id: string }>(rows: readonly R[], field: 'name' | 'label'): R[] =>
+      rows.map((r) => ({ ...r, [field]: 'B' }));
     expect(
-      told(signed, document, { ...dearer, fittings: dearer.fittings.map((f, i) => ({ ...f, name: catalogue.fittings[i]!.name })) }),
+      told(signed, { ...document, components: called(document.components, 'name'), ports: called(document.ports, 'label') }),
     ).toBeUndefined();
+  });
+
+  it('is not when it was taken to another port, though that has the same thread', () => {
+    const twin = { ...document.ports.find((p) => p.id === 'gallery')!, id: 'twin', label: 'twin' };
+    const there = { ...document, ports: [...document.ports, twin], lines: document.lines.map((l) => (l.id === feed.id ? signed : l)) };
+    const run = (commands: Command[]) => runCommands(there, commands, { newId: () => 'new', parts: catalogue }).document;
+    const moved = run([{ do: 'edit-line', id: feed.id, version: feed.version, set: { portA: 'twin' } }]);
+    const line = moved.lines.find((l) => l.id === feed.id)!;
+    expect(told({ ...line, ways: signed.ways }, moved)).toBe('Changed since it was checked: port A.');
+  });
+
+  it('stays checked as it was noted in an earlier version, until something changes', () => {
+    const before: Line = { ...feed, checked: { at: null, digest: notedBefore } };
+    expect(told(before)).toBeUndefined();
+    expect(told(withPiece(before, { length: { mm: 700, as: 'taped' } }))).toBe('Changed since it was checked: length of hose.');
+    const part = feed.ways[0]!.chosen!.fittings[0]!.id;
+    const longer = { ...catalogue, fittings: catalogue.fittings.map((f) => (f.id === part ? { ...f, lengthMm: 99 } : f)) };
+    expect(told(before, document, longer)).toContain('Changed since it was checked: part ');
   });
 
   it.each<[string, string, Line]>([
@@ -113,7 +173,7 @@ describe('a line that was checked', () => {
   ])('says by itself that %s has changed', (_, what, line) => expect(told(line)).toContain(`Changed since it was checked: ${what}`));
 
   it('sees what changes beside it: a port in the survey, a part in the store', () => {
-    const ports_ = document.ports.map((p) => (p.id === 'inlet' ? { ...p, label: 'other inlet' } : p));
+    const ports_ = document.ports.map((p) => (p.id === 'inlet' ? { ...p, connector: parseConnector('an6 m') } : p));
     expect(told(signed, { ...document, ports: ports_ })).toBe('Changed since it was checked: port B.');
     const part = feed.ways[0]!.chosen!.fittings[0]!.id;
     const { name } = catalogue.fittings.find((f) => f.id === part)!;

@@ -1,23 +1,10 @@
-import {
-  branchesIn,
-  endsOn,
-  findFitting,
-  findHose,
-  findHoseEnd,
-  fittingsNamed,
-  userOfPort,
-  type Catalogue,
-  type Component,
-  type JobDocument,
-  type Line,
-  type Port,
-  type PortUser,
-} from '../job/index.js';
+import { userOfPort, type Catalogue, type Component, type JobDocument, type Port, type PortUser } from '../job/index.js';
 import { usualSealRules, type SealRules } from '../supplies/index.js';
-import { assembleLine } from './assemble-line.js';
+import { assembleFrom } from './assemble-line.js';
 import type { AssembledLine, LineJoint } from './assembled-line.js';
 import type { Finding } from './findings.js';
 import { graphOf, type JobGraph } from './job-graph.js';
+import { answersStand, lookupsIn, noting, type Asked } from './lookups.js';
 
 /** A joint with the line it is in. */
 export interface JointPlace {
@@ -51,8 +38,8 @@ export interface AssembledJob {
   readonly findings: readonly Finding[];
 }
 
-/** What a line was assembled from, to tell whether it must be again. */
-const madeFrom = new WeakMap<AssembledLine, readonly unknown[]>();
+/** What was looked up for a line, to tell whether it must be put together again. */
+const madeFrom = new WeakMap<AssembledLine, Asked>();
 
 /**
  * Assembles a job. Lines of which nothing has changed since `previous` are taken from it as they are: an edit costs what it touches.
@@ -67,13 +54,15 @@ export function assembleJob(
 ): AssembledJob {
   if (previous?.document === document && previous.catalogue === catalogue && previous.shop === shop) return previous;
   const index = indexOf(document);
+  const around = lookupsIn(document, catalogue);
   const sorted = [...document.lines].sort((a, b) => a.order - b.order);
   const lines = sorted.map((line) => {
-    const from = sourcesOf(line, index, catalogue);
     const before = previous?.lineById.get(line.id);
-    if (before && sameSources(madeFrom.get(before), from)) return before;
-    const made = assembleLine(line, document, catalogue);
-    madeFrom.set(made, from);
+    const asked = before?.line === line && madeFrom.get(before);
+    if (before && asked && answersStand(asked, around)) return before;
+    const noted = noting(around);
+    const made = assembleFrom(line, noted.lookups);
+    madeFrom.set(made, noted.asked);
     return made;
   });
   const same = previous && lines.length === previous.lines.length && lines.every((line, i) => line === previous.lines[i]);
@@ -110,12 +99,9 @@ interface DocumentIndex {
   readonly componentById: ReadonlyMap<string, Component>;
   readonly portById: ReadonlyMap<string, Port>;
   readonly userByPort: ReadonlyMap<string, PortUser>;
-  readonly keptSensors: ReadonlySet<string>;
-  readonly openEnds: ReadonlySet<string>;
 }
 
 function indexOf(document: JobDocument): DocumentIndex {
-  const branches = document.lines.flatMap(branchesIn);
   const lineOn = new Map(document.lines.flatMap((l) => [[l.portA, l] as const, [l.portB, l] as const]));
   const movedTo = new Map(document.ports.flatMap((p) => (p.sensor?.movedTo ? [[p.sensor.movedTo.portId, p] as const] : [])));
   const userByPort = new Map<string, PortUser>();
@@ -130,40 +116,7 @@ function indexOf(document: JobDocument): DocumentIndex {
     componentById: new Map(document.components.map((c) => [c.id, c])),
     portById: new Map(document.ports.map((p) => [p.id, p])),
     userByPort,
-    keptSensors: new Set(branches.flatMap((b) => (b.to === 'sensor' && b.portId ? [b.portId] : []))),
-    openEnds: new Set(branches.flatMap((b) => (b.to === 'line' && b.portId ? [b.portId] : []))),
   };
-}
-
-/** All that {@link assembleLine} looks at for a line: rows and parts as they are, and who has the ports it names. */
-function sourcesOf(line: Line, index: DocumentIndex, catalogue: Catalogue): unknown[] {
-  const sources: unknown[] = [line];
-  for (const id of [line.portA, line.portB]) {
-    const port = index.portById.get(id);
-    const moved = port?.sensor?.movedTo;
-    const component = port && index.componentById.get(port.componentId);
-    sources.push(port, component, findFitting(catalogue, component?.part?.id ?? null), index.keptSensors.has(id), index.openEnds.has(id));
-    if (!moved) continue;
-    sources.push(
-      index.portById.get(moved.portId),
-      userNumber(index, moved.portId),
-      ...moved.fittings.map((f) => findFitting(catalogue, f.id)),
-    );
-  }
-  for (const { portId } of branchesIn(line)) if (portId) sources.push(index.portById.get(portId), userNumber(index, portId));
-  for (const id of fittingsNamed(line)) sources.push(findFitting(catalogue, id));
-  for (const { hose, endA, endB } of line.pieces)
-    sources.push(findHose(catalogue, hose), findHoseEnd(catalogue, endA), findHoseEnd(catalogue, endB));
-  return sources;
-}
-
-function userNumber({ userByPort }: DocumentIndex, portId: string): number | undefined {
-  const user = userByPort.get(portId);
-  return user?.kind === 'line' && endsOn(user.line, portId) ? user.line.number : undefined;
-}
-
-function sameSources(a: readonly unknown[] | undefined, b: readonly unknown[]): boolean {
-  return a !== undefined && a.length === b.length && a.every((value, i) => value === b[i]);
 }
 
 function indicesOf(lines: readonly AssembledLine[]): Pick<AssembledJob, 'lineById' | 'jointByKey' | 'linesByPart' | 'findings'> {

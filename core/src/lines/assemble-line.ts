@@ -1,14 +1,15 @@
 import { connectorName } from '../connectors/index.js';
 import type { Catalogue, JobDocument, Line } from '../job/index.js';
 import { fluidById } from '../fluids/index.js';
-import { branchPorts, findFitting, fluidOf } from '../job/index.js';
+import { fluidOf } from '../job/index.js';
 import { pieceParts, withCut } from './assemble-piece.js';
-import { assembleWay, type Surroundings } from './assemble-way.js';
+import { assembleWay } from './assemble-way.js';
 import type { AssembledLine, AssembledPiece, AssembledWay, LineJoint, PortTerminal, Terminal } from './assembled-line.js';
 import { changedSince, digestOf } from './digest.js';
 import { drainFindings } from './drain-bore.js';
 import { finding, holds, lineRules, type Finding } from './findings.js';
 import { turningFindings } from './hose-turns.js';
+import { lookupsIn, type Lookups } from './lookups.js';
 import { numberJoints } from './number-joints.js';
 import { beforeStart } from './before-start.js';
 import { partPortFindings } from './part-ports.js';
@@ -22,15 +23,19 @@ import { uncertainFindings } from './uncertain-ports.js';
  * @throws {RangeError} if the line names a port or component that is not in the document
  */
 export function assembleLine(line: Line, document: JobDocument, catalogue: Catalogue): AssembledLine {
-  const around: Surroundings = { document, catalogue };
+  return assembleFrom(line, lookupsIn(document, catalogue));
+}
+
+/** The same by what can be looked up: nothing else is known of the job and of the catalogue. */
+export function assembleFrom(line: Line, around: Lookups): AssembledLine {
   const findings: Finding[] = [];
-  const bare = line.pieces.map((piece) => pieceParts(line, piece, catalogue, findings));
+  const bare = line.pieces.map((piece) => pieceParts(line, piece, around, findings));
   const ports = [portTerminal(line, 'A', around), portTerminal(line, 'B', around)] as const;
   const { refused } = fluidById(fluidOf(line));
   if (refused) findings.push(finding('fluid-refused', { lineId: line.id }, refused));
   for (const port of ports) findings.push(...uncertainFindings(line, port));
   for (const port of ports) findings.push(...partPortFindings(line, port));
-  for (const port of ports) checkOpenEnd(line, port, document, findings);
+  for (const port of ports) checkOpenEnd(line, port, around, findings);
   const ways = line.ways.map((_, at) =>
     assembleWay(line, at, [terminal(bare[at - 1], 'B', ports[0]), terminal(bare[at], 'A', ports[1])], around, findings),
   );
@@ -51,18 +56,17 @@ export function assembleLine(line: Line, document: JobDocument, catalogue: Catal
     ...(bores.length > 0 ? { leastBoreMm: Math.min(...bores) } : {}),
   };
   const digest = digestOf(whole);
-  const changed = line.checked ? changedSince(line.checked, digest) : [];
+  const changed = line.checked ? changedSince(line.checked, digest, whole) : [];
   if (changed.length > 0)
     findings.push(finding('changed-since-checked', { lineId: line.id }, `Changed since it was checked: ${changed.join(', ')}.`));
   return { ...whole, findings, digest, state: stateOf(line, findings, changed) };
 }
 
-function portTerminal(line: Line, side: 'A' | 'B', { document, catalogue }: Surroundings): PortTerminal {
-  const { ports, components } = document;
-  const port = ports.find((p) => p.id === line[`port${side}`]);
-  const component = components.find((c) => c.id === port?.componentId);
+function portTerminal(line: Line, side: 'A' | 'B', around: Lookups): PortTerminal {
+  const port = around.port(line[`port${side}`]);
+  const component = port && around.component(port.componentId);
   if (!port || !component) throw new RangeError(`Line L${line.number} names a port that is not in the job`);
-  const part = component.part ? findFitting(catalogue, component.part.id) : undefined;
+  const part = component.part ? around.fitting(component.part.id) : undefined;
   return { kind: 'port', side, component, port, ...(part ? { part } : {}) };
 }
 
@@ -74,8 +78,8 @@ function terminal(piece: AssembledPiece | undefined, side: 'A' | 'B', port: Port
   return { kind: 'hose end', piece: piece.piece, side, ...(hose ? { hose } : {}), ...(hoseEnd ? { hoseEnd } : {}) };
 }
 
-function checkOpenEnd(line: Line, { port }: PortTerminal, { lines }: JobDocument, findings: Finding[]): void {
-  if (!port.openEnd || lines.some((l) => branchPorts(l).includes(port.id))) return;
+function checkOpenEnd(line: Line, { port }: PortTerminal, around: Lookups, findings: Finding[]): void {
+  if (!port.openEnd || around.isOpenEndOf(port.id)) return;
   findings.push(
     finding(
       'open-end-gone',

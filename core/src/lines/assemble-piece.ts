@@ -8,19 +8,19 @@ import {
   type Hose,
   type HoseEnd,
 } from '../hose/index.js';
-import { lengthBetween, turnBetween } from '../fittings/index.js';
-import { findHose, findHoseEnd, fluidOf, type Catalogue, type Line, type Piece } from '../job/index.js';
+import { fluidOf, stackOf, type Line, type Piece } from '../job/index.js';
 import { formatDash } from '../units/index.js';
 import type { AssembledPiece, AssembledWay, CutArithmetic } from './assembled-line.js';
 import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
+import type { Lookups } from './lookups.js';
 
 type Say = (rule: LineRule, message: string, more?: { hint?: string; remedies?: readonly Remedy[] }) => void;
 
 /** The hose of a piece and its ends as the catalogue has them; what is not chosen or not known goes to `findings`. */
-export function pieceParts(line: Line, piece: Piece, catalogue: Catalogue, findings: Finding[]): AssembledPiece {
+export function pieceParts(line: Line, piece: Piece, around: Pick<Lookups, 'hose' | 'hoseEnd'>, findings: Finding[]): AssembledPiece {
   const say = sayOf(line, piece, findings);
   const which = nameOf(line, piece);
-  const hose = findHose(catalogue, piece.hose);
+  const hose = around.hose(piece.hose);
   if (!hose) {
     const { construction, dash } = piece.wanted ?? {};
     if (piece.hose !== null) say('hose-not-known', `${which} is no longer in the catalogue (${piece.hose}).`);
@@ -32,7 +32,7 @@ export function pieceParts(line: Line, piece: Piece, catalogue: Catalogue, findi
   }
   const end = (side: 'A' | 'B'): HoseEnd | undefined => {
     const id = piece[`end${side}`];
-    const found = findHoseEnd(catalogue, id);
+    const found = around.hoseEnd(id);
     const problem = found && hose && hoseEndProblem(found, hose);
     if (found) {
       // the joint between the two says it where there is one
@@ -139,20 +139,19 @@ function madeBefore(
 function checkSeats(line: Line, piece: Piece, beside: readonly [AssembledWay, AssembledWay], say: Say): void {
   const length = piece.length!;
   if (!length.over || !beside[0].fittings || !beside[1].fittings) return;
-  const fittings = beside.flatMap((way) => way.fittings!);
-  const stackMm =
-    Math.round(fittings.reduce((sum, { fitting, inEnd, outEnd }) => sum + lengthBetween(fitting, inEnd, outEnd), 0) * 10) / 10;
-  const turnDeg = fittings.reduce((sum, { fitting, inEnd, outEnd }) => sum + turnBetween(fitting, inEnd, outEnd), 0);
+  const { stackMm, turnDeg } = stackOf(beside.flatMap((way) => way.fittings!));
   const byMm = Math.round((length.over.stackMm - stackMm) * 10) / 10;
   if (Math.abs(byMm) < 0.5 && turnDeg === length.over.turnDeg) return;
   const edit = (mm: number): Remedy['commands'] => [
     { do: 'edit-piece', id: line.id, version: line.version, piece: piece.key, set: { length: { mm, as: 'taped' } } },
   ];
-  const keep: Remedy = { label: 'It was taped over these', commands: edit(length.mm) };
+  const keep: Remedy = { label: 'It was taped with these', commands: edit(length.mm) };
   const straight = turnDeg === 0 && length.over.turnDeg === 0 && length.mm + byMm > 0;
   say(
     'taped-over-another-way',
-    `Taped with another way: the fittings beside the hose were ${length.over.stackMm} mm together, and are ${stackMm} mm now.`,
+    length.over.stackMm === 0 && length.over.turnDeg === 0
+      ? `Taped without the fittings that are beside the hose now: they are ${stackMm} mm together.`
+      : `Taped with other fittings beside the hose: they were ${length.over.stackMm} mm together, and are ${stackMm} mm now.`,
     straight
       ? {
           hint: `The seats are ${Math.abs(byMm)} mm ${byMm < 0 ? 'nearer' : 'farther apart'}: tape again, or correct the length by that.`,

@@ -1,8 +1,8 @@
-import { closingPart, type ChainLink } from '../chains/index.js';
+import type { ChainLink } from '../chains/index.js';
 import type { Command } from '../commands/index.js';
 import { connectorKey, formatConnector } from '../connectors/index.js';
 import { endName, joinsInside, openEnds } from '../fittings/index.js';
-import { endsOn, findFitting, type Catalogue, type ChosenWay, type JobDocument, type Line, type LineBranch } from '../job/index.js';
+import type { ChosenWay, Line, LineBranch } from '../job/index.js';
 import {
   terminalName,
   type AssembledBranch,
@@ -12,12 +12,7 @@ import {
   type Terminal,
 } from './assembled-line.js';
 import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
-
-/** What a line is put together with. */
-export interface Surroundings {
-  readonly document: JobDocument;
-  readonly catalogue: Catalogue;
-}
+import type { Lookups } from './lookups.js';
 
 /**
  * One way of a line from what comes before it to what comes after. What is not as it must be goes to `findings`; a way with a part that
@@ -27,7 +22,7 @@ export function assembleWay(
   line: Line,
   at: number,
   [from, to]: readonly [Terminal, Terminal],
-  around: Surroundings,
+  around: Lookups,
   findings: Finding[],
 ): AssembledWay {
   const kept = line.ways[at]!;
@@ -38,13 +33,13 @@ export function assembleWay(
     return { ...base, branches: [] };
   }
   const { chosen } = kept;
-  const placed = place(chosen.fittings, false, around.catalogue, say);
+  const placed = place(chosen.fittings, false, around, say);
   if (!placed) return { ...base, branches: [] };
   const fittings = placed.map((p, i): KeyedFitting => ({ ...p, key: chosen.fittings[i]!.key }));
   return {
     ...base,
     fittings,
-    branches: assembleBranches(fittings, chosen, around, say, (branch) => closeBranch(line, at, branch, around.catalogue)),
+    branches: assembleBranches(fittings, chosen, around, say, (branch) => closeBranch(line, at, branch, around)),
   };
 }
 
@@ -57,10 +52,10 @@ function openWay(from: Terminal, to: Terminal): string {
 type Say = (rule: LineRule, message: string, remedies?: readonly Remedy[]) => void;
 
 /** The fittings in their places; undefined where one of them is nowhere known, or has not the ends it should have. */
-function place(links: readonly ChainLink[], plugged: boolean, catalogue: Catalogue, say: Say): PlacedFitting[] | undefined {
+function place(links: readonly ChainLink[], plugged: boolean, around: Lookups, say: Say): PlacedFitting[] | undefined {
   const placed: PlacedFitting[] = [];
   for (const [i, link] of links.entries()) {
-    const fitting = findFitting(catalogue, link.id);
+    const fitting = around.fitting(link.id);
     const passes = link.inEnd !== link.outEnd && fitting?.ends[link.outEnd] !== undefined;
     const closes = plugged && i === links.length - 1 && fitting?.ends.length === 1;
     if (!fitting?.ends[link.inEnd] || !(passes || closes)) {
@@ -81,7 +76,7 @@ function place(links: readonly ChainLink[], plugged: boolean, catalogue: Catalog
 function assembleBranches(
   fittings: readonly PlacedFitting[],
   { branches: given }: ChosenWay,
-  { document, catalogue }: Surroundings,
+  around: Lookups,
   say: Say,
   close: (branch: LineBranch) => readonly Remedy[],
 ): AssembledBranch[] {
@@ -89,7 +84,7 @@ function assembleBranches(
   fittings.forEach(({ fitting, inEnd, outEnd }, at) => {
     for (const end of openEnds(fitting, inEnd, outEnd)) {
       const branch = given.find((b) => b.at === at && b.end === end);
-      const standing = branch && place(branch.fittings, branch.to === 'plug', catalogue, say);
+      const standing = branch && place(branch.fittings, branch.to === 'plug', around, say);
       if (!branch || !standing || (branch.to === 'plug' && standing.length === 0)) {
         if (!branch || standing)
           say(
@@ -103,13 +98,13 @@ function assembleBranches(
       const base = { at, end, to: branch.to, fittings: standing };
       if (branch.to === 'plug') list.push(base);
       else if (branch.to === 'sensor') {
-        const sensor = document.ports.find((p) => p.id === branch.portId)?.sensor;
+        const sensor = around.port(branch.portId ?? '')?.sensor;
         if (sensor) list.push({ ...base, sensor: { name: sensor.name, connector: sensor.connector } });
         else say('branch-sensor-gone', `A branch of ${fitting.name} is kept for a sensor that is no longer in the survey.`);
       } else {
-        const user = document.lines.find((l) => endsOn(l, branch.portId ?? ''));
-        list.push({ ...base, ...(user ? { lineNumber: user.number } : {}) });
-        checkBranchLine(branch, connectorKey(exposed), fitting.name, user, document, say, close);
+        const lineNumber = around.lineNumberOn(branch.portId ?? '');
+        list.push({ ...base, ...(lineNumber === undefined ? {} : { lineNumber }) });
+        checkBranchLine(branch, connectorKey(exposed), fitting.name, lineNumber, around, say, close);
       }
     }
   });
@@ -120,22 +115,22 @@ function checkBranchLine(
   branch: LineBranch,
   exposed: string,
   name: string,
-  user: Line | undefined,
-  { ports }: JobDocument,
+  lineNumber: number | undefined,
+  around: Lookups,
   say: Say,
   close: (branch: LineBranch) => readonly Remedy[],
 ): void {
-  const port = ports.find((p) => p.id === branch.portId);
+  const port = around.port(branch.portId ?? '');
   if (!port?.connector || connectorKey(port.connector) !== exposed)
     say('branch-port-changed', `The port that stands for the branch of ${name} is ${port ? 'another connector now' : 'gone'}.`);
-  else if (!user) say('branch-line-missing', `No line runs from "${port.label}" yet.`, close(branch));
+  else if (lineNumber === undefined) say('branch-line-missing', `No line runs from "${port.label}" yet.`, close(branch));
 }
 
 /** Puts a plug on an open end that no line runs from; nothing where none fits. */
-function closeBranch(line: Line, at: number, branch: LineBranch, catalogue: Catalogue): Remedy[] {
+function closeBranch(line: Line, at: number, branch: LineBranch, around: Lookups): Remedy[] {
   const { fittings, branches } = line.ways[at]!.chosen!;
-  const open = findFitting(catalogue, fittings[branch.at]!.id)?.ends[branch.end];
-  const plug = open && closingPart(open, catalogue.fittings);
+  const open = around.fitting(fittings[branch.at]!.id)?.ends[branch.end];
+  const plug = open && around.closing(open);
   if (!plug) return [];
   const unkeyed = <L extends ChainLink>({ id, inEnd, outEnd }: L): ChainLink => ({ id, inEnd, outEnd });
   const closed = branches.map((b) => {

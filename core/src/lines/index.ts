@@ -17,7 +17,6 @@ export {
   type Terminal,
 } from './assembled-line.js';
 export { openBeforeStart, placedParts } from './before-start.js';
-export { changedSince } from './digest.js';
 export { finding, holds, lineRules, type Finding, type FindingPlace, type LineRule, type Remedy, type Severity } from './findings.js';
 export { graphOf, type GraphEdge, type GraphNode, type JobGraph } from './job-graph.js';
 export {
@@ -37,6 +36,7 @@ export {
   type WaysOptions,
 } from './ways.js';
 export { gapsByCase, waysByCase, type CasesAnswer, type CaseWays, type GapCase } from './ways-by-case.js';
+export { lookupsIn, type Lookups } from './lookups.js';
 export { howToSettle } from './uncertain-ports.js';
 export { canBeScrewedOn, otherEnds, type EndOnHose, type OtherEnd } from './other-ends.js';
 export { partsBetween, type PartBetween } from './parts-between.js';

@@ -212,7 +212,7 @@ describe('a length', () => {
     const { findings, state } = put(withPiece(feed, over(Math.round((now - 37) * 10) / 10)));
     expect([findings.map((f) => f.rule), state]).toEqual([['taped-over-another-way'], 'open']);
     expect(findings[0]!.hint).toContain('37 mm nearer');
-    expect(findings[0]!.remedies.map((r) => r.label)).toEqual(['Correct by −37 mm', 'It was taped over these']);
+    expect(findings[0]!.remedies.map((r) => r.label)).toEqual(['Correct by −37 mm', 'It was taped with these']);
     expect(findings[0]!.remedies[0]!.commands).toEqual([
       { do: 'edit-piece', id: 'line1', version: 3, piece: 'p1', set: { length: { mm: 627, as: 'taped' } } },
     ]);

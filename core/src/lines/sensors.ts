@@ -1,11 +1,11 @@
 import { solveChains, type Chain, type ChainWeights } from '../chains/index.js';
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
-import { branchesIn, endsOn, findFitting, userOfPort, type Catalogue, type JobDocument, type Line, type Port } from '../job/index.js';
+import { userOfPort, type Catalogue, type JobDocument, type Line, type Port } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
-import type { Surroundings } from './assemble-way.js';
 import type { PortTerminal } from './assembled-line.js';
 import { finding, type Finding, type FindingPlace } from './findings.js';
+import type { Lookups } from './lookups.js';
 import { sensorMisfit } from './sensor-misfit.js';
 
 /** A free port that takes a sensor, and how. */
@@ -44,24 +44,24 @@ function isFree(port: Port, document: JobDocument, besides: string): boolean {
 }
 
 /** What is wrong with the sensor that sat in a port of the line: it has no place, or does not seal in the one it has. */
-export function sensorFindings(line: Line, { side, port }: PortTerminal, { document, catalogue }: Surroundings): Finding[] {
+export function sensorFindings(line: Line, { side, port }: PortTerminal, around: Lookups): Finding[] {
   const { sensor } = port;
   if (!sensor) return [];
   const at = { lineId: line.id, portId: port.id, way: side === 'A' ? 0 : line.ways.length - 1 };
   const misfit = sensorMisfit({ ...port, sensor: { ...sensor, movedTo: null } });
   const own = misfit ? [finding('sensor-off-port', at, `The ${sensor.name} cannot have come out of this port: ${misfit}`)] : [];
-  if (document.lines.some((l) => branchesIn(l).some((b) => b.to === 'sensor' && b.portId === port.id))) return own;
-  return [...own, ...placeFindings(port, at, document, catalogue)];
+  if (around.isSensorKept(port.id)) return own;
+  return [...own, ...placeFindings(port, at, around)];
 }
 
-function placeFindings(port: Port, at: FindingPlace, document: JobDocument, catalogue: Catalogue): Finding[] {
+function placeFindings(port: Port, at: FindingPlace, around: Lookups): Finding[] {
   const { name, movedTo } = port.sensor!;
   if (!movedTo) return [finding('sensor-without-place', at, `The ${name} sits in this port and has no new place.`)];
-  const place = document.ports.find((p) => p.id === movedTo.portId);
+  const place = around.port(movedTo.portId);
   if (!place) return [finding('sensor-place-gone', at, `The port the ${name} was to move to is gone.`)];
-  const user = document.lines.find((l) => endsOn(l, place.id));
-  if (user) return [finding('sensor-place-taken', at, `The ${name} was to move to ${place.label}, which L${user.number} uses.`)];
-  const move = sensorMove(port, document, catalogue);
+  const user = around.lineNumberOn(place.id);
+  if (user !== undefined) return [finding('sensor-place-taken', at, `The ${name} was to move to ${place.label}, which L${user} uses.`)];
+  const move = sensorMove(port, around);
   if (move?.joints.every((joint) => joint.outcome === 'seals')) return [];
   return [finding('sensor-place-leaks', at, `The ${name} does not seal in ${place.label}.`)];
 }
@@ -73,14 +73,14 @@ export interface SensorMove {
   readonly joints: readonly Mating[];
 }
 
-export function sensorMove({ sensor }: Port, document: JobDocument, catalogue: Catalogue): SensorMove | undefined {
-  const place = document.ports.find((p) => p.id === sensor?.movedTo?.portId);
+export function sensorMove({ sensor }: Port, around: Pick<Lookups, 'port' | 'fitting'>): SensorMove | undefined {
+  const place = around.port(sensor?.movedTo?.portId ?? '');
   if (!sensor?.movedTo || !place) return undefined;
   const fittings: Fitting[] = [];
   const joints: Mating[] = [];
   let exposed: Connector | undefined = place.connector ?? undefined;
   for (const link of sensor.movedTo.fittings) {
-    const fitting = findFitting(catalogue, link.id);
+    const fitting = around.fitting(link.id);
     const inner = fitting?.ends[link.inEnd];
     if (!fitting || !inner || !exposed) return undefined;
     fittings.push(fitting);

@@ -1,7 +1,7 @@
 import type { Hose, HoseEnd } from '../hose/index.js';
 import type { Fitting } from '../fittings/index.js';
 import { findEntry, findFitting, fluidOf, type Line, type PartEntry, type ServiceId } from '../job/index.js';
-import { holds, sensorMove, type AssembledJob } from '../lines/index.js';
+import { holds, lookupsIn, sensorMove, type AssembledJob } from '../lines/index.js';
 import type { SealantPlace } from '../seals/index.js';
 import { figureOf, specify, supplyKind, type SealUse } from '../supplies/index.js';
 
@@ -52,6 +52,7 @@ export interface PartsList {
  * chosen count even where the rest of the line is open; those lines are named as incomplete. Hose counts by its cut length.
  */
 export function partsList({ lines, document, catalogue, shop }: AssembledJob): PartsList {
+  const around = lookupsIn(document, catalogue);
   const rows = new Map<string, PartRow>();
   const incomplete: number[] = [];
   const put = (row: Omit<PartRow, 'lines' | 'components' | 'priceMinor'>, user: number | string): void => {
@@ -80,7 +81,7 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
     const matings = joints.map((joint) => joint.mating);
     const fittings = ways.flatMap((way) => [...(way.fittings ?? []), ...way.branches.flatMap((b) => b.fittings)]).map((p) => p.fitting);
     for (const { port } of [portA, portB]) {
-      const moved = sensorMove(port, document, catalogue);
+      const moved = sensorMove(port, around);
       matings.push(...(moved?.joints ?? []));
       fittings.push(...(moved?.fittings ?? []));
     }

@@ -39,6 +39,10 @@ export const errorCatalogue = {
     message: 'The database does not answer. Nothing was changed; the change is kept on the screen and tried again.',
   },
   'database-busy': { status: 503, message: 'The database is busy. Nothing was changed; the change is kept on the screen and tried again.' },
+  'not-known': {
+    status: 503,
+    message: 'The database went away while this was being saved: whether it was is not known yet. It is asked again.',
+  },
   internal: { status: 500, message: 'Something went wrong on the server. Nothing was changed.' },
 } as const;
 

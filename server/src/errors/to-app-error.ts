@@ -7,23 +7,8 @@ import {
   wordsProblem,
   type ErrorBody,
 } from '@gewinde/core';
+import { isAway } from '../database/away.js';
 import { AppError, errorCatalogue } from './app-error.js';
-
-const DATABASE_AWAY = new Set([
-  'ECONNREFUSED',
-  'ECONNRESET',
-  'EPIPE',
-  'ENOTFOUND',
-  'ETIMEDOUT',
-  'PROTOCOL_CONNECTION_LOST',
-  'ER_SERVER_SHUTDOWN',
-  'ER_CON_COUNT_ERROR',
-  'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR',
-  'PROTOCOL_ENQUEUE_AFTER_QUIT',
-  'ER_CONNECTION_KILLED',
-  // a node of a cluster that is not, or not yet, with the others
-  'ER_UNKNOWN_COM_ERROR',
-]);
 
 interface Thrown {
   readonly code?: unknown;
@@ -55,8 +40,7 @@ export function toAppError(thrown: unknown): AppError {
   if (thrown instanceof JobFileError) return new AppError(thrown.code, thrown.message, thrown.field ? { field: thrown.field } : {});
   const error = thrown as Thrown;
   if (error.validation) return validationError(error);
-  if (error.name === 'KnexTimeoutError' || (typeof error.code === 'string' && DATABASE_AWAY.has(error.code)))
-    return new AppError('database-away');
+  if (isAway(thrown)) return new AppError('database-away');
   if (error.code === 'ER_LOCK_DEADLOCK' || error.code === 'ER_LOCK_WAIT_TIMEOUT') return new AppError('database-busy');
   if (error.code === 'FST_ERR_CTP_BODY_TOO_LARGE') return new AppError('too-large');
   if (error.statusCode === 429) return new AppError('too-many-requests');

@@ -1,6 +1,5 @@
-import { documentOfFile, entriesOf, letters, partsNamedIn, readJobFile, type JobSummary } from '@gewinde/core';
+import { documentOfFile, entriesOf, letters, partsNamedIn, readJobFile, rowIds, type JobDocument, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { randomUUID } from 'node:crypto';
 import { findParts } from '../catalogue/catalogue-lookup.js';
 import { missingParts } from '../catalogue/catalogue-store.js';
 import type { Entity } from '../database/entities.js';
@@ -9,6 +8,7 @@ import { writeRows } from '../database/write-rows.js';
 import { lockScope } from '../history/change-rows.js';
 import type { Sender } from '../history/change.js';
 import { recordEvent } from '../history/event-store.js';
+import { readDocument } from '../jobs/read-document.js';
 import { rowsOfDocument } from '../jobs/rows-of-document.js';
 import { summarise } from '../jobs/summarise.js';
 
@@ -22,18 +22,29 @@ export async function importJob(db: Knex, value: unknown, sender: Sender): Promi
   return inTransaction(db, async (trx) => {
     // the catalogue must not change between what is known of it and what is added
     const revision = await lockScope(trx, 'shop');
+    const made = await madeBefore(trx, sender.key);
+    if (made) return { summary: await summaryOf(trx, made) };
     const read = readJobFile(value, new Set(await trx('parts').where({ kind: 'fitting' }).pluck<string[]>('id')));
     const wanted = read.file.job.number;
     const number = await freeNumber(trx, wanted);
-    const document = documentOfFile(read, { number, updatedAt: new Date().toISOString(), newId: randomUUID });
+    const document = documentOfFile(read, { number, updatedAt: new Date().toISOString(), newId: rowIds(sender.key) });
     const brought = entriesOf({ ...read.file.parts, supplies: [] });
     const parts = (await missingParts(trx, brought, 'import')).map((row): Entity => ({ type: 'part', row }));
     await writeRows(trx, { made: [...rowsOfDocument(document), ...parts], changed: [], gone: [] });
     if (parts.length > 0)
       await recordEvent(trx, { scope: 'shop', revision }, 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
-    const summary = summarise(document, await findParts(trx, [...partsNamedIn(document)]));
-    return { summary, ...(number === wanted ? {} : { renumberedFrom: wanted }) };
+    return { summary: await summaryOf(trx, document), ...(number === wanted ? {} : { renumberedFrom: wanted }) };
   });
+}
+
+/** The job that was taken in under this key already: its rows have their ids from it. */
+async function madeBefore(trx: Knex, key: string): Promise<JobDocument | undefined> {
+  const id = rowIds(key)();
+  return (await trx('jobs').where({ id }).first('id')) ? readDocument(trx, id) : undefined;
+}
+
+async function summaryOf(trx: Knex, document: JobDocument): Promise<JobSummary> {
+  return summarise(document, await findParts(trx, [...partsNamedIn(document)]));
 }
 
 async function freeNumber(trx: Knex, wanted: string): Promise<string> {

@@ -36,6 +36,8 @@ interface Opened {
   readonly error: ApiError | null;
 }
 const NOTHING: Opened = { session: null, error: null };
+/** Under which name the tab keeps which job is open. */
+const OPEN = 'gewinde.job';
 
 /** The job that is open, whichever the address says: read, followed over the live stream, and changed by commands. */
 @Injectable({ providedIn: 'root' })
@@ -82,11 +84,19 @@ export class JobStore {
 
   /** Opens a job; what an earlier visit could not send is put back on and sent. The job opened before is left at once. */
   open(jobId: string): void {
+    keepOpen(jobId);
     this.jobId$.next(jobId);
   }
 
   close(): void {
+    keepOpen(null);
     this.jobId$.next(null);
+  }
+
+  /** Opens the job that this tab had open before it was loaded again: the store and the benches go on beside it. */
+  resume(): void {
+    const jobId = sessionStorage.getItem(OPEN);
+    if (jobId !== null && this.jobId$.value === null) this.jobId$.next(jobId);
   }
 
   /** Reads the job anew, after it could not be read. */
@@ -194,4 +204,9 @@ export class JobStore {
     this.shop.reload();
     this.again.next();
   }
+}
+
+function keepOpen(jobId: string | null): void {
+  if (jobId === null) sessionStorage.removeItem(OPEN);
+  else sessionStorage.setItem(OPEN, jobId);
 }

@@ -41,12 +41,53 @@ describe('the seats of a browser', () => {
     expect(tomorrow.left).toEqual([copy.id]);
   });
 
-  it('are nobody in particular where the browser has no locks, and what is kept is not believed', async () => {
+  it('are the same after a reload where the browser has no locks, and one a tab all the same: the others are asked', async () => {
     Object.defineProperty(navigator, 'locks', { value: undefined, configurable: true });
-    const seat = new Seat();
-    await seat.take();
-    expect([seat.id.length, seat.left]).toEqual([36, []]);
+    const tabs = broadcasting();
+    const takeThere = async (): Promise<{ seat: Seat; close: () => void }> => {
+      const seat = new Seat();
+      const before = tabs.length;
+      await seat.take();
+      return { seat, close: () => tabs.splice(before, 1) };
+    };
+    const first = await takeThere();
+    const copy = await takeThere();
+    expect(copy.seat.id).not.toBe(first.seat.id);
+    expect(copy.seat.left).toEqual([]);
+    copy.close();
+    sessionStorage.setItem('gewinde.seat', first.seat.id);
+    first.close(); // a reload
+    const again = await takeThere();
+    expect(again.seat.id).toBe(first.seat.id);
+    // what the copy left unsent is sent from here
+    expect(again.seat.left).toEqual([copy.seat.id]);
+    tabs.splice(0);
+    Object.defineProperty(globalThis, 'BroadcastChannel', { value: undefined, configurable: true });
+    expect((await takeThere()).seat.id).toBe(first.seat.id);
+  });
+
+  it('are not believed as they are kept', async () => {
     localStorage.setItem('gewinde.seat', '["<script>", 4]');
     expect((await take([])).id).toMatch(/^[\w-]{36}$/);
   });
 });
+
+interface Tab {
+  onmessage: ((event: { data: unknown }) => void) | null;
+}
+
+/** A channel between tabs as a browser has it: everyone hears but who speaks. */
+function broadcasting(): Tab[] {
+  const tabs: Tab[] = [];
+  class Channel implements Tab {
+    onmessage: Tab['onmessage'] = null;
+    constructor() {
+      tabs.push(this);
+    }
+    postMessage(data: unknown): void {
+      for (const tab of tabs) if (tab !== this) queueMicrotask(() => tab.onmessage?.({ data }));
+    }
+  }
+  Object.defineProperty(globalThis, 'BroadcastChannel', { value: Channel, configurable: true });
+  return tabs;
+}

@@ -1,5 +1,6 @@
 import { Injectable } from '@angular/core';
 import { v4 as uuid } from 'uuid';
+import { heldByAsking, heldByLocks, type HoldSeat } from './hold-seat';
 
 const MOST_SEATS = 50;
 const HERE = 'gewinde.seat';
@@ -11,7 +12,7 @@ const HERE = 'gewinde.seat';
 @Injectable({ providedIn: 'root' })
 export class Seat {
   private seat = uuid();
-  /** The seats of this browser that no tab holds just now; none where the browser does not tell. */
+  /** The seats of this browser that no tab holds just now. */
   private free: readonly string[] = [];
 
   get id(): string {
@@ -22,37 +23,21 @@ export class Seat {
     return this.free;
   }
 
-  /** Takes a seat. Without it, or where the browser has no locks, the tab is nobody in particular. */
+  /** Takes a seat: by locks, and where the browser has none (they are for loopback and https) by asking the other tabs. */
   async take(): Promise<void> {
-    // not every browser has them, whatever the types say, and none outside loopback and https
-    const locks = navigator.locks as LockManager | undefined;
-    if (!locks) return;
+    const seats: HoldSeat = heldByLocks(HERE) ?? heldByAsking(HERE);
     const known = readSeats();
     const mine = sessionStorage.getItem(HERE);
     for (const seat of [...(mine ? [mine] : []), ...known.filter((s) => s !== mine), this.seat])
-      if (await hold(locks, seat)) {
+      if (await seats.hold(seat)) {
         this.seat = seat;
         break;
       }
     sessionStorage.setItem(HERE, this.seat);
     localStorage.setItem(HERE, JSON.stringify([...new Set([...known, this.seat])].slice(-MOST_SEATS)));
-    const held = new Set(((await locks.query()).held ?? []).map((lock) => lock.name));
-    this.free = known.filter((seat) => !held.has(lockOf(seat)));
+    const held = await seats.held();
+    this.free = known.filter((seat) => seat !== this.seat && !held.has(seat));
   }
-}
-
-function lockOf(seat: string): string {
-  return `${HERE}.${seat}`;
-}
-
-/** Holds the seat until the tab is closed; false where another tab has it. */
-function hold(locks: LockManager, seat: string): Promise<boolean> {
-  return new Promise((resolve) => {
-    void locks.request(lockOf(seat), { ifAvailable: true }, (lock) => {
-      resolve(lock !== null);
-      return lock ? new Promise<void>(() => undefined) : undefined;
-    });
-  });
 }
 
 function readSeats(): string[] {

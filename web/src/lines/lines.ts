@@ -136,6 +136,7 @@ export class Lines {
         untracked(() => {
           this.jointNumber.set(null);
           this.construction.set(null);
+          this.shownSize.set(null);
           this.componentId.set(null);
         });
     });

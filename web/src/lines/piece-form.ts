@@ -179,7 +179,7 @@ export class PieceForm {
     const { endA, endB, piece } = this.piece();
     if (!endA || !endB || (endA.angleDeg === 0 && endB.angleDeg === 0) || (piece.length && piece.length.as !== 'taped')) return null;
     // what was converted already is not converted twice
-    const taped = piece.length?.mm === this.unbent() ? undefined : piece.length?.mm;
+    const taped = piece.length && `${this.shown().id} ${piece.length.mm}` === this.unbent() ? undefined : piece.length?.mm;
     const straight = taped === undefined ? undefined : straightened(taped, endA, endB);
     const show = (mm: number) => formatQuantity(mm, 'length', this.preferences.system());
     return {
@@ -189,13 +189,14 @@ export class PieceForm {
     };
   });
 
-  private readonly unbent = signal<number | null>(null);
+  /** Which length of which hose was converted. */
+  private readonly unbent = signal<string | null>(null);
 
   /** The length was taped round the bends: it becomes the one straight along the hose. */
   protected unbend(mm: number): void {
     const { id } = this.assembled().line;
     const { key } = this.piece().piece;
-    this.unbent.set(mm);
+    this.unbent.set(`${this.shown().id} ${mm}`);
     this.store.attempt(
       () => this.store.change({ do: 'edit-piece', id, piece: key, set: { length: { mm, as: 'taped' } } }),
       `Taped length ${formatQuantity(mm, 'length', this.preferences.system())}, straight along the hose`,

@@ -62,11 +62,15 @@ export class RowForm<R extends Row, C extends { [K in keyof C]: AbstractControl 
   }
 
   private follow(row: R): void {
-    if (this.of !== row.id) for (const [name, control] of this.controls()) this.release(name, control);
+    const other = this.of !== row.id;
     this.of = row.id;
     const shown = this.read(row);
-    for (const [name, control] of this.controls())
-      if (!control.dirty && control.value !== shown[name]) control.reset(shown[name], { emitEvent: false });
+    for (const [name, control] of this.controls()) {
+      if (other) this.release(name, control);
+      // told to whoever looks at the control: a picker shows the name of what it holds. For another row the field is set in any case:
+      // what could not be read in it is no value, and would stay
+      if (other || (!control.dirty && control.value !== shown[name])) control.reset(shown[name]);
+    }
   }
 
   private release(name: string, control: AbstractControl): void {

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, effect, inject, untracked } from '@angular/core';
-import { RouterOutlet } from '@angular/router';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { NavigationStart, Router, RouterOutlet } from '@angular/router';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore, type Conflict } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { ConflictDialog } from './conflict-dialog';
 import { KeyboardCommands } from './keyboard-commands';
+import { RestingPointer } from '../shared/resting-pointer';
 import { Messages } from './messages';
 
 @Component({
@@ -27,6 +29,15 @@ export class App {
 
   constructor() {
     inject(Preferences);
+    inject(RestingPointer);
+    // a dialog belongs to the page it was opened on: back and forward close it
+    const router = inject(Router);
+    router.events.pipe(takeUntilDestroyed()).subscribe((event) => {
+      if (!(event instanceof NavigationStart)) return;
+      // the one that asks whose change stands is answered first
+      if (pathOf(event.url) !== pathOf(router.url) && !this.store.conflict()) this.modal.dismissAll('left');
+      if (event.id === 1 && !/^\/(job\/|$)/.test(pathOf(event.url))) this.store.resume();
+    });
     effect(() => {
       const conflict = this.store.conflict();
       if (conflict) untracked(() => this.ask(conflict));
@@ -42,4 +53,8 @@ export class App {
       () => undefined,
     );
   }
+}
+
+function pathOf(url: string): string {
+  return url.split(/[?#]/)[0]!;
 }
