@@ -17,4 +17,5 @@ export * from './flow/index.js';
 export * from './drawing/index.js';
 export * from './cutting/index.js';
 export * from './purchasing/index.js';
+export * from './shop/index.js';
 export * from './contracts/index.js';

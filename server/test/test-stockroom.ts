@@ -1,12 +1,14 @@
 import { shopContracts, stockContracts, type AnswerOf, type ErrorBody, type ShopCommand, type StockCommand } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
-import { startTestApp, type Answer, type TestApp } from './test-app.js';
+import { sampleJob, startTestApp, type Answer, type TestApp } from './test-app.js';
 
 type Changed = Answer<AnswerOf<typeof shopContracts.changeShop> & Partial<ErrorBody>>;
 
 /** The test app with a job, and what the tests of the stockroom all ask of it. */
 export interface TestStockroom extends TestApp {
   readonly jobId: string;
+  /** A line of the job, for what is cut. */
+  readonly lineId: string;
   /** Carries out commands as one change. */
   readonly run: (commands: ShopCommand | readonly ShopCommand[], client?: string) => Promise<Changed>;
   readonly room: () => Promise<AnswerOf<typeof stockContracts.readStockroom>>;
@@ -20,10 +22,11 @@ export const HOSE = 'hose-ptfe-10';
 
 export async function startStockroom(number: string): Promise<TestStockroom> {
   const t = await startTestApp();
-  const jobId = (await t.call('POST', '/api/jobs', { number, name: 'Stock' })).body['id'] as string;
+  const { jobId, lineId } = await sampleJob(t, number);
   return {
     ...t,
     jobId,
+    lineId,
     run: (commands, client = 'test') =>
       t.ask(
         shopContracts.changeShop,

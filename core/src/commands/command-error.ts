@@ -9,6 +9,9 @@ export type CommandErrorCode =
   | 'component-in-use'
   | 'bad-value'
   | 'too-many'
+  | 'part-unsound'
+  | 'part-taken'
+  | 'code-taken'
   | 'id-taken';
 
 /** A command that cannot be carried out: why, in plain words, and which field it is about. */

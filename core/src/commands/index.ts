@@ -3,4 +3,13 @@ export type { Command, CommandName, CommandOf, SensorFields } from './command-sc
 export { CommandError, type CommandErrorCode } from './command-error.js';
 export { MOST_ROWS, type CommandContext } from './job-draft.js';
 export { rowIds } from './row-ids.js';
-export { runCommands } from './run-commands.js';
+export { can, runCommands } from './run-commands.js';
+export {
+  jobCommands,
+  mayRefit,
+  mergedCommand,
+  partsNamedByCommands,
+  rowBegunOn,
+  wordsOfCommands,
+  type JobCommandEntry,
+} from './job-commands.js';

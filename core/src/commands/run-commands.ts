@@ -1,36 +1,10 @@
-import { jobEntities, runningProblem, type JobDocument } from '../job/index.js';
+import type { JobDocument } from '../job/index.js';
 import { CommandError } from './command-error.js';
-import { addComponent, deleteComponent, duplicateComponent, editComponent } from './component-commands.js';
-import type { Command, CommandName, CommandOf } from './command-schemas.js';
+import type { Command } from './command-schemas.js';
+import { runOn } from './job-commands.js';
 import { JobDraft, type CommandContext } from './job-draft.js';
-import { addLine, checkLine, deleteLine, editLine, editWay, takeWay } from './line-commands.js';
-import { addPiece, breakLine, editPiece, joinLine, removePiece } from './piece-commands.js';
-import { addPort, deletePort, duplicatePort, editPort } from './port-commands.js';
 import { sweepOpenEnds } from './port-uses.js';
-
-/** How each command is carried out; each answers what it did, in words for the history. */
-const carriedOut: { readonly [N in CommandName]: (draft: JobDraft, command: CommandOf<N>) => string } = {
-  'edit-job': editJob,
-  'add-component': addComponent,
-  'edit-component': editComponent,
-  'duplicate-component': duplicateComponent,
-  'delete-component': deleteComponent,
-  'add-port': addPort,
-  'edit-port': editPort,
-  'duplicate-port': duplicatePort,
-  'delete-port': deletePort,
-  'add-line': addLine,
-  'edit-line': editLine,
-  'edit-piece': editPiece,
-  'take-way': takeWay,
-  'edit-way': editWay,
-  'break-line': breakLine,
-  'join-line': joinLine,
-  'add-piece': addPiece,
-  'remove-piece': removePiece,
-  'check-line': checkLine,
-  'delete-line': deleteLine,
-};
+import { ConnectorSyntaxError } from '../connectors/index.js';
 
 /**
  * The job after some commands, and what they did in words. All of them or none: nothing of the given document is written over.
@@ -44,20 +18,26 @@ export function runCommands(
   context: CommandContext,
 ): { readonly document: JobDocument; readonly label: string } {
   const draft = new JobDraft(document, context);
-  const labels = commands.map((command) => (carriedOut[command.do] as (draft: JobDraft, command: Command) => string)(draft, command));
+  const labels = commands.map((command) => runOn(draft, command));
   sweepOpenEnds(draft);
   return { document: draft.document, label: labelOf(commands, labels) };
 }
 
-function editJob(draft: JobDraft, { version, set }: CommandOf<'edit-job'>): string {
-  const before = draft.editable('job', draft.jobId, version);
-  const after = { ...before, ...set, number: (set.number ?? before.number).trim(), name: (set.name ?? before.name).trim() };
-  const problem = after.running && runningProblem(after.running);
-  if (problem) throw new CommandError('bad-value', problem.message, `running.${problem.field}`);
-  draft.put('job', after);
-  if (set.running && Object.keys(set).length === 1) return `Say what flows in job ${after.number}`;
-  if (set.archived === undefined) return `Edit ${jobEntities.job.one} ${after.number}`;
-  return set.archived ? `Archive job ${after.number}` : `Bring back job ${after.number}`;
+/**
+ * Why some commands cannot be carried out, without carrying them out; undefined where they can: by it buttons and remedies know.
+ */
+export function can(
+  document: JobDocument,
+  commands: Command | readonly Command[],
+  context: CommandContext,
+): CommandError | ConnectorSyntaxError | undefined {
+  try {
+    runCommands(document, Array.isArray(commands) ? (commands as readonly Command[]) : [commands as Command], context);
+    return undefined;
+  } catch (error) {
+    if (error instanceof CommandError || error instanceof ConnectorSyntaxError) return error;
+    throw error;
+  }
 }
 
 function labelOf(commands: readonly Command[], labels: readonly string[]): string {

@@ -8,7 +8,7 @@ import {
   StoreRulesRowSchema,
   SupplierSchema,
 } from '../stock/index.js';
-import { FlowRulesRowSchema, SealRulesRowSchema, WeightsRowSchema } from './shop-contracts.js';
+import { FlowRulesRowSchema, SealRulesRowSchema, WeightsRowSchema } from '../shop/index.js';
 
 /** Every type of row the app keeps and changes: those of a job, and those that all jobs share. */
 export const entities = {

@@ -56,7 +56,20 @@ const JobPageSchema = Type.Object(
 );
 export type JobPage = Static<typeof JobPageSchema>;
 
-export const StepBody = Type.Object({ key: ChangeKey }, strict);
+export const StepBody = Type.Object(
+  {
+    key: ChangeKey,
+    /** The change that is meant, by its key: where another is the newest by now, nothing is taken back. */
+    of: Type.Optional(ChangeKey),
+  },
+  strict,
+);
+/** A change that can be taken back, or made again: its key, what it did, in which rows. */
+const StepTold = Type.Object({
+  key: Type.String(),
+  label: Type.String(),
+  rows: Type.Array(Type.Object({ type: OneOf(['job', 'component', 'port', 'line']), id: Type.String() })),
+});
 
 export const jobContracts = {
   listJobs: contract({
@@ -101,6 +114,14 @@ export const jobContracts = {
     answer: JobChangeSchema,
     status: 200,
     bodyLimit: bytes.change,
+  }),
+  readSteps: contract({
+    method: 'GET',
+    path: '/api/jobs/:id/steps',
+    summary: "What the sender's next undo would take back, and the next redo make again",
+    params: JobParams,
+    answer: Type.Object({ undo: Type.Optional(StepTold), redo: Type.Optional(StepTold) }, { title: 'Steps' }),
+    status: 200,
   }),
   undoJob: contract({
     method: 'POST',

@@ -1,47 +1,17 @@
 import { Type, type Static } from 'typebox';
-import { ChainWeightsSchema } from '../chains/index.js';
 import { FittingSchema, LineErrorSchema, ListMoneySchema } from '../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
-import {
-  CataloguePartSchema,
-  ChangeHead,
-  FlowRulesSchema,
-  PartEntrySchemas,
-  partSections,
-  type CataloguePart,
-  type PartEntry,
-  type PartSection,
-} from '../job/index.js';
-import { stockCommandSchemas, stockEntityNames, stockEntitySchemas, type StockCommand } from '../stock/index.js';
-import { SealRulesSchema, SupplySchema } from '../supplies/index.js';
-import { bytes, counts, type Frozen, listLimits, OneKindOf, OneOf, without } from '../schema/index.js';
+import { CataloguePartSchema, ChangeHead, partSections, type CataloguePart, type PartSection } from '../job/index.js';
+import { bytes, counts, type Frozen, listLimits, OneKindOf, OneOf } from '../schema/index.js';
+import { FlowRulesRowSchema, SealRulesRowSchema, ShopCommandSchema, WeightsRowSchema } from '../shop/index.js';
+import { stockEntityNames, stockEntitySchemas } from '../stock/index.js';
+import { SupplySchema } from '../supplies/index.js';
 import { contract } from './contract.js';
 import { ChangeKey, StepBody } from './job-contracts.js';
 
 const strict = { additionalProperties: false } as const;
 const Count = Type.Integer({ minimum: 0 });
 const PartId = FittingSchema.properties.id;
-
-/** What the shop weighs when ways are ranked; version 0 is the start that nobody has changed yet. */
-export const WeightsRowSchema = Type.Object(
-  { id: Type.Literal('chain-weights'), weights: ChainWeightsSchema, version: Type.Integer({ minimum: 0 }) },
-  { ...strict, title: 'WeightsRow' },
-);
-export type WeightsRow = Frozen<Static<typeof WeightsRowSchema>>;
-
-/** Which seals the shop takes where several would do; version 0 is the start that nobody has changed yet. */
-export const SealRulesRowSchema = Type.Object(
-  { id: Type.Literal('seal-rules'), rules: SealRulesSchema, version: Type.Integer({ minimum: 0 }) },
-  { ...strict, title: 'SealRulesRow' },
-);
-export type SealRulesRow = Frozen<Static<typeof SealRulesRowSchema>>;
-
-/** What the shop reckons flow with; version 0 is the start that nobody has changed yet. */
-export const FlowRulesRowSchema = Type.Object(
-  { id: Type.Literal('flow-rules'), rules: FlowRulesSchema, version: Type.Integer({ minimum: 0 }) },
-  { ...strict, title: 'FlowRulesRow' },
-);
-export type FlowRulesRow = Frozen<Static<typeof FlowRulesRowSchema>>;
 
 const ShopEntitySchema = OneKindOf(
   'type',
@@ -66,57 +36,6 @@ export const ShopChangeSchema = Type.Object(
   { title: 'ShopChange' },
 );
 export type ShopChange = Frozen<Static<typeof ShopChangeSchema>>;
-
-const NewPart = Type.Object(
-  {
-    ...without(FittingSchema.properties, 'id', 'name', 'retired'),
-    id: Type.Optional(PartId),
-    name: Type.Optional(FittingSchema.properties.name),
-  },
-  strict,
-);
-/** A new part of any kind. Of a fitting, what is not said follows from its ends. */
-const NewEntry = OneKindOf(
-  'kind',
-  [
-    Type.Object({ kind: Type.Literal('fitting'), part: NewPart }, strict),
-    PartEntrySchemas.hose,
-    PartEntrySchemas['hose end'],
-    PartEntrySchemas.supply,
-  ],
-  'NewPartEntry',
-);
-export const shopCommandSchemas = {
-  'add-part': Type.Object({ do: Type.Literal('add-part'), entry: NewEntry }, strict),
-  'edit-part': Type.Object(
-    {
-      do: Type.Literal('edit-part'),
-      id: PartId,
-      version: Type.Integer({ minimum: 1 }),
-      entry: Type.Unsafe<PartEntry>(OneKindOf('kind', Object.values(PartEntrySchemas), 'EditedPart')),
-    },
-    strict,
-  ),
-  'set-weights': Type.Object(
-    { do: Type.Literal('set-weights'), version: Type.Integer({ minimum: 0 }), weights: ChainWeightsSchema },
-    strict,
-  ),
-  'set-seal-rules': Type.Object(
-    { do: Type.Literal('set-seal-rules'), version: Type.Integer({ minimum: 0 }), rules: SealRulesSchema },
-    strict,
-  ),
-  'set-flow-rules': Type.Object(
-    { do: Type.Literal('set-flow-rules'), version: Type.Integer({ minimum: 0 }), rules: FlowRulesSchema },
-    strict,
-  ),
-};
-export type ShopCommandOf<N extends keyof typeof shopCommandSchemas> = Frozen<Static<(typeof shopCommandSchemas)[N]>>;
-export type CatalogueCommand = { [N in keyof typeof shopCommandSchemas]: ShopCommandOf<N> }[keyof typeof shopCommandSchemas];
-/** On what all jobs share: catalogue, shop rules, and what is bought, kept and cut. */
-export type ShopCommand = CatalogueCommand | StockCommand;
-const ShopCommandSchema = Type.Unsafe<ShopCommand>(
-  OneKindOf('do', [...Object.values(shopCommandSchemas), ...Object.values(stockCommandSchemas)], 'ShopCommand'),
-);
 
 /** A part with the lines that use it, and the components that are one: these have no line, and their name for its name. */
 export const PartCardSchema = Type.Object(

@@ -1,6 +1,6 @@
 import { agesOnTheRack, findEntry, type Catalogue } from '../job/index.js';
 import type { AssembledJob } from '../lines/index.js';
-import { isFree, toLookOver, type CutMade, type HoseLength, type StoreRules } from '../stock/index.js';
+import { freeMm, isFree, sameCut, toLookOver, type CutMade, type HoseLength, type StoreRules } from '../stock/index.js';
 import { figureOf, type Supply } from '../supplies/index.js';
 import { cutTickets, type CutTicket, type NotReady } from './cut-tickets.js';
 
@@ -91,9 +91,7 @@ export function cutWork(
   for (const piece of pieces) {
     const group = groups.get(piece.part) ?? { toCut: [], done: [] };
     groups.set(piece.part, group);
-    const made = mine.find(
-      (c) => !used.has(c.id) && c.ticket === piece.id && c.part === piece.part && (c.of === piece.of || c.of === 'made'),
-    );
+    const made = mine.find((c) => !used.has(c.id) && sameCut(c, { ...piece, ticket: piece.id }));
     if (!made) {
       group.toCut.push(piece);
       continue;
@@ -114,7 +112,8 @@ export function cutWork(
         name: entry?.part.name ?? part,
         toCut,
         done,
-        lengths: own.filter((l) => isFree(l, jobId, ageing)),
+        // what others have reserved is not there for this job
+        lengths: own.filter((l) => isFree(l, jobId, ageing)).map((l) => ({ ...l, mm: freeMm(l, jobId) })),
         kept: own.filter((l) => !isFree(l, jobId, ageing)),
       };
     }),

@@ -154,7 +154,9 @@ describe('what a job has to cut', () => {
     expect(group(work({ cuts: [made({ measuredMm: first.cutMm - 8 })] })).done[0]).toMatchObject({ shortMm: 8 });
     expect(group(work({ cuts: [made({ measuredMm: first.cutMm + 12 })] })).done[0]).toMatchObject({ longMm: 12 });
     expect(group(work({ cuts: [made({ measuredMm: first.cutMm + 12, finalMm: first.cutMm })] })).done[0]).not.toHaveProperty('longMm');
-    expect(work({ cuts: [made({ ticket: 'gone' })] }).over).toHaveLength(1);
+    expect(work({ cuts: [made({ ticket: 'as it was called once' })] }).over).toEqual([]);
+    expect(work({ cuts: [made({ piece: 'gone' })] }).over).toHaveLength(1);
+    expect(work({ cuts: [made({ state: 'back' })] }).over).toEqual([]);
     expect(work({ cuts: [made({ jobId: 'another' })] }).over).toEqual([]);
   });
 

@@ -30,6 +30,7 @@ export const jobEntities = {
       archived: 'archived',
       running: 'what flows',
       neededBy: 'needed by',
+      beside: 'parts beside the lines',
     },
   },
   component: {

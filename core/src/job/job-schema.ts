@@ -2,11 +2,23 @@ import { Type, type Static } from 'typebox';
 import { ChainLinkSchema } from '../chains/index.js';
 import { ConnectorSchema } from '../connectors/index.js';
 import { EndIndex, FittingSchema } from '../fittings/index.js';
-import { letters, OneOf, Day } from '../schema/index.js';
+import { counts, letters, OneOf, Day, WordsOrNone } from '../schema/index.js';
 import { Id, Note, Order, Version, Words } from './fields.js';
 import { ComponentFlowSchema, RunningSchema } from './flow-schema.js';
 import { PortThreadFields } from './port-thread.js';
 import { LineSchema, MOST_FITTINGS } from './line-schema.js';
+
+/** A part that somebody added by hand to what a job needs. */
+export const BesideSchema = Type.Object(
+  {
+    part: FittingSchema.properties.id,
+    /** Pieces; of what is cut, millimetres. */
+    quantity: Type.Integer({ minimum: 1, maximum: 1_000_000 }),
+    note: Type.Optional(WordsOrNone(letters.jointWords)),
+  },
+  { additionalProperties: false, title: 'Beside' },
+);
+export type Beside = Static<typeof BesideSchema>;
 
 export const JobFields = Type.Object(
   {
@@ -17,6 +29,8 @@ export const JobFields = Type.Object(
     running: Type.Optional(RunningSchema),
     /** The day by which it must all be there; null takes it away. */
     neededBy: Type.Optional(Type.Union([Day, Type.Null()])),
+    /** Parts that are needed beside what lines and components take. */
+    beside: Type.Optional(Type.Array(BesideSchema, { maxItems: counts.partsBeside })),
   },
   { additionalProperties: false },
 );

@@ -7,7 +7,7 @@ import { fittingsNamed } from './line-path.js';
 export function partsNamedBy({ type, row }: JobEntity): string[] {
   switch (type) {
     case 'job':
-      return [];
+      return (row.beside ?? []).map(({ part }) => part);
     case 'component':
       return row.part ? [row.part.id] : [];
     case 'port':

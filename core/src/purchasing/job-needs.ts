@@ -2,11 +2,11 @@ import { connectorKey } from '../connectors/index.js';
 import type { CutPiece, CutWork, GroupPlan } from '../cutting/index.js';
 import { findEntry, findSupply, type Catalogue } from '../job/index.js';
 import type { AssembledJob } from '../lines/index.js';
-import { freeFor, isUnderWay, openPacks, type Stockroom, type StoreRules } from '../stock/index.js';
+import { comingFor, freeFor, type Coming, type Stockroom, type StoreRules } from '../stock/index.js';
 import { figureOf } from '../supplies/index.js';
 import { clipsFor } from './clips-for.js';
 import { netNeed, type NetNeed } from './net-need.js';
-import { partGroups, partsList, type PartGroup, type PartsList } from './parts-list.js';
+import { BESIDE, partGroups, partsList, type PartGroup, type PartsList } from './parts-list.js';
 
 /** A part that a job needs, and where it comes from. Quantities in pieces; of what is cut, in millimetres. */
 export interface NeedRow extends NetNeed {
@@ -21,6 +21,8 @@ export interface NeedRow extends NetNeed {
   readonly unknown?: true;
   /** Nobody says how many joints a pack of it makes. */
   readonly packUnknown?: true;
+  /** What others have ordered too much of: whoever takes it first has it. */
+  readonly over?: Coming['over'];
   /** Pieces that nothing on the rack or on offer is long enough for: they are in the need, and in nothing else. */
   readonly tooLong?: number;
 }
@@ -74,11 +76,23 @@ export function jobNeeds(
       { name, group: 'hose', unit: 'mm', lines: [...new Set(pieces.map((p) => p.lineNumber))], components: [] },
     );
   }
+  // what is cut and was added by hand is on no ticket: it is bought by its length
+  const byHand = new Map(
+    list.rows.flatMap((row) => (row.unit === 'mm' && row.components.includes(BESIDE) ? [[row.id, row] as const] : [])),
+  );
+  const lengthOf = (part: string): number => document.job.beside?.find((b) => b.part === part)?.quantity ?? 0;
+  for (const { id, name, group } of byHand.values())
+    if (!cutOf.has(id)) put(id, 0, { name, group, unit: 'mm', lines: [], components: [BESIDE] });
   for (const cap of capsFor(job, room.rules))
     put(cap.part, cap.quantity, { ...cap, group: 'clamps and sealant', unit: 'pc', components: [] });
   for (const { part, quantity, ...row } of clipsFor(job, room.rules))
     put(part, quantity, { ...row, group: 'clamps and sealant', unit: 'pc', components: [] });
-  const onOrder = comingFor(room.orders, jobId);
+  const coming = new Map(comingFor(room.orders, jobId).map((c) => [c.part, c]));
+  const onOrder = [...coming].map(([part, { mine }]) => ({ part, quantity: mine }));
+  const overOf = (part: string, toBuy: number): Pick<NeedRow, 'over'> => {
+    const over = toBuy > 0 ? (coming.get(part)?.over ?? []) : [];
+    return over.length > 0 ? { over } : {};
+  };
   const shelves = new Map(room.stock.map((s) => [s.part, s]));
   const issuedOf = (part: string): number => shelves.get(part)?.issued?.find((i) => i.jobId === jobId)?.quantity ?? 0;
   // what was taken off the shelf for the job counts as if it lay there still
@@ -100,8 +114,11 @@ export function jobNeeds(
   const all = needs.map(({ part }, i): NeedRow => {
     const row = rows[i]!;
     const issued = issuedOf(part);
-    if (row.unit === 'pc') return { ...netOf.get(part)!, ...row, ...(issued > 0 ? { issued } : {}) };
-    return { ...hoseNet(part, cutOf.get(part) ?? [], planned.get(part), onOrder), ...row };
+    const found =
+      row.unit === 'pc'
+        ? netOf.get(part)!
+        : withMore(hoseNet(part, cutOf.get(part) ?? [], planned.get(part), onOrder), byHand.has(part) ? lengthOf(part) : 0);
+    return { ...found, ...row, ...overOf(part, found.toBuy), ...(row.unit === 'pc' && issued > 0 ? { issued } : {}) };
   });
   return {
     rows: all.sort(
@@ -142,16 +159,9 @@ function hoseNet(
   return { part, needed, spare: 0, fromShelf, onOrder: coming, toBuy: bought - coming, ...tooLong };
 }
 
-/** What is on its way for a job: of its own orders, and of those for no job in particular. */
-function comingFor(orders: Stockroom['orders'], jobId: string): { part: string; quantity: number }[] {
-  const sums = new Map<string, number>();
-  for (const order of orders) {
-    if (!isUnderWay(order) && order.state !== 'open') continue;
-    if (order.jobIds.length > 0 && !order.jobIds.includes(jobId)) continue;
-    for (const line of order.lines)
-      for (const { part, quantity } of line.holds) sums.set(part, (sums.get(part) ?? 0) + quantity * openPacks(line));
-  }
-  return [...sums].map(([part, quantity]) => ({ part, quantity }));
+/** What is needed beside the cut plan is bought with it. */
+function withMore<N extends NetNeed>(net: N, mm: number): N {
+  return { ...net, needed: net.needed + mm, toBuy: net.toBuy + mm };
 }
 
 function jointsOf(catalogue: Catalogue, id: string): number | undefined {

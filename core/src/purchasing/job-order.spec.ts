@@ -1,8 +1,20 @@
 import fc from 'fast-check';
-import { catalogue, feed, jobOf } from '../../testing/sample-job.js';
+import { catalogue, document, feed, jobOf } from '../../testing/sample-job.js';
 import { HOSE, RING, job, jobId, needsOf, offer, room, shelved, supplier } from '../../testing/stockroom.js';
+import { parseConnector } from '../connectors/index.js';
 import { cutWork } from '../cutting/index.js';
-import { shelfId, usualStoreRules, type CutMade, type HoseLength, type PurchaseOrder, type Stockroom } from '../stock/index.js';
+import { standardFittings } from '../fittings/index.js';
+import {
+  claimOver,
+  claimsReceived,
+  comingFor,
+  shelfId,
+  usualStoreRules,
+  type CutMade,
+  type HoseLength,
+  type PurchaseOrder,
+  type Stockroom,
+} from '../stock/index.js';
 import { changedPrices, cheapestFor, offersFor, orderProblemFor, planOrder, priceFor } from './index.js';
 
 const row = (part: string, r?: Stockroom) => needsOf(r).find((n) => n.part === part)!;
@@ -62,7 +74,7 @@ describe('what a job needs', () => {
       id: 'po',
       number: 'PO-1',
       supplierId: 's',
-      jobIds: [],
+      jobIds: [jobId],
       state: 'sent',
       carriageMinor: 0,
       writtenOn: '2026-11-20',
@@ -76,6 +88,76 @@ describe('what a job needs', () => {
     const part = metres(1).lines[0]!;
     const there = { ...metres(1), state: 'part' as const, lines: [{ ...part, receivedPacks: 1 }] };
     expect(row(HOSE, room({ orders: [there] }))).toMatchObject({ onOrder: 0, toBuy: 1000 });
+  });
+
+  it('on order counts for the job it was written for; what is over is told to the others, and is whose who takes it', () => {
+    const ordered = (claims: PurchaseOrder['lines'][number]['claims'], jobIds = ['other']): PurchaseOrder => ({
+      id: 'po',
+      number: 'PO-1',
+      supplierId: 's',
+      jobIds,
+      state: 'sent',
+      carriageMinor: 0,
+      writtenOn: '2026-11-20',
+      deliveries: [],
+      version: 1,
+      lines: [
+        {
+          key: 'k',
+          name: 'rings',
+          holds: [{ part: RING, quantity: 10 }],
+          packs: 1,
+          packMinor: 1,
+          receivedPacks: 0,
+          ...(claims ? { claims } : {}),
+        },
+      ],
+    });
+    const need = row(RING).toBuy;
+    expect(need).toBeGreaterThan(0);
+    expect(row(RING, room({ orders: [ordered(undefined)] }))).toMatchObject({ onOrder: 0, toBuy: need });
+    expect(row(RING, room({ orders: [ordered(undefined, [jobId])] }))).toMatchObject({ onOrder: need, toBuy: 0 });
+    const theirs = ordered([{ jobId: 'other', part: RING, quantity: 7 }]);
+    const seen = row(RING, room({ orders: [theirs] }));
+    expect(seen).toMatchObject({ onOrder: 0, toBuy: need, over: [{ key: 'k', quantity: 3 }] });
+    const taken = claimOver(theirs, { key: 'k', part: RING, jobId, quantity: 2 });
+    expect(comingFor([taken], jobId)).toMatchObject([{ mine: 2, over: [{ quantity: 1 }] }]);
+    expect(comingFor([taken], 'other')).toMatchObject([{ mine: 7 }]);
+    expect(() => claimOver(taken, { key: 'k', part: RING, jobId: 'third', quantity: 2 })).toThrow('1 is over in PO-1 by now');
+    // the first that come are for whoever wrote the order
+    const line = { ...taken.lines[0]!, holds: [{ part: RING, quantity: 5 }], packs: 2 };
+    expect(claimsReceived(taken, line, RING, 1)).toEqual([{ jobId: 'other', quantity: 5 }]);
+    expect(claimsReceived(taken, { ...line, receivedPacks: 1 }, RING, 1)).toEqual([
+      { jobId: 'other', quantity: 2 },
+      { jobId, quantity: 2 },
+    ]);
+  });
+
+  it('has what was added by hand, and the bung that a port is, in the metal of what it is welded into', () => {
+    const beside = [
+      { part: RING, quantity: 30 },
+      { part: HOSE, quantity: 700 },
+      { part: 'nowhere', quantity: 1 },
+    ];
+    const bung = { ...document.ports[0]!, id: 'b', label: 'return', connector: parseConnector('bung orb10 f') };
+    const of = (metal?: 'steel') => ({
+      ...jobOf(undefined, {
+        job: { ...document.job, beside },
+        ports: [...document.ports, bung],
+        components: document.components.map((c) => ({ ...c, ...(metal ? { metal } : {}) })),
+      }),
+      catalogue: { ...catalogue, fittings: standardFittings() },
+    });
+    const rows = needsOf(room(), of('steel'));
+    const before = needsOf(room(), job);
+    const needed = (part: string, list = rows) => list.find((n) => n.part === part)?.needed ?? 0;
+    expect(needed(RING) - needed(RING, before)).toBe(30);
+    expect(needed(HOSE) - needed(HOSE, before)).toBe(700);
+    expect(rows.find((n) => n.part === 'nowhere')).toMatchObject({ unknown: true, needed: 1 });
+    const welded = (list: typeof rows) => list.find((n) => n.name.startsWith('Weld bung, orb10 f'))!;
+    expect(welded(rows)).toMatchObject({ needed: 1, components: [document.components[0]!.name] });
+    expect(welded(rows).name).toMatch(/steel/);
+    expect(welded(needsOf(room(), of())).part).toBe('bungorb10f');
   });
 
   it('has one more of each bent end, and none of the straight, where the house carries one', () => {

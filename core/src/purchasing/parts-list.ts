@@ -1,6 +1,17 @@
+import { connectorName, sameConnector } from '../connectors/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import type { Fitting } from '../fittings/index.js';
-import { findEntry, findFitting, fluidOf, type Line, type PartEntry, type ServiceId } from '../job/index.js';
+import {
+  findEntry,
+  findFitting,
+  fluidOf,
+  soldByLength,
+  type Catalogue,
+  type JobDocument,
+  type Line,
+  type PartEntry,
+  type ServiceId,
+} from '../job/index.js';
 import { holds, lookupsIn, sensorMove, type AssembledJob } from '../lines/index.js';
 import type { SealantPlace } from '../seals/index.js';
 import { figureOf, specify, supplyKind, type SealUse } from '../supplies/index.js';
@@ -55,7 +66,7 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
   const around = lookupsIn(document, catalogue);
   const rows = new Map<string, PartRow>();
   const incomplete: number[] = [];
-  const put = (row: Omit<PartRow, 'lines' | 'components' | 'priceMinor'>, user: number | string): void => {
+  const put = (row: NewRow, user: number | string): void => {
     const known = rows.get(row.id);
     const quantity = row.quantity + (known?.quantity ?? 0);
     const perUnit = row.unit === 'mm' ? 1000 : 1;
@@ -75,9 +86,11 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
     const fitting = part && !part.there && findFitting(catalogue, part.id);
     if (fitting) put(fittingRow(fitting), name);
   }
+  for (const { fitting, component } of bungsOf(document, catalogue)) put(fitting, component);
+  for (const { part, quantity } of document.job.beside ?? []) put(besideRow(part, quantity, catalogue), BESIDE);
   for (const { line, ways, pieces, portA, portB, joints, findings } of lines) {
     if (findings.some(holds)) incomplete.push(line.number);
-    const add = (row: Omit<PartRow, 'lines' | 'components' | 'priceMinor'>): void => put(row, line.number);
+    const add = (row: NewRow): void => put(row, line.number);
     const matings = joints.map((joint) => joint.mating);
     const fittings = ways.flatMap((way) => [...(way.fittings ?? []), ...way.branches.flatMap((b) => b.fittings)]).map((p) => p.fitting);
     for (const { port } of [portA, portB]) {
@@ -122,17 +135,46 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
   };
 }
 
-function fittingRow({ id, name, body, priceMinor }: Fitting): Omit<PartRow, 'lines' | 'components' | 'priceMinor'> {
+/** Whom a part is for that was added by hand. */
+export const BESIDE = 'beside the lines';
+
+type NewRow = Omit<PartRow, 'lines' | 'components' | 'priceMinor'>;
+
+/** A part that was added by hand, by the piece or by its length. */
+function besideRow(id: string, quantity: number, catalogue: Catalogue): NewRow {
+  const entry = findEntry(catalogue, id);
+  const name = entry?.part.name ?? id;
+  if (entry?.kind === 'hose') return { group: 'hose', id, name, quantity, unit: 'mm', ...priced(entry.part.pricePerMetreMinor) };
+  if (entry?.kind === 'fitting') return { ...fittingRow(entry.part), quantity };
+  const group = entry?.kind === 'supply' ? supplyKind(entry.part.kind).group : entry?.kind === 'hose end' ? 'hose ends' : 'adapters';
+  const unit = entry && soldByLength(entry) ? 'mm' : 'pc';
+  return { group, id, name, quantity, unit, ...priced(entry?.part.priceMinor) };
+}
+
+/** A port that is a weld bung is bought: the bung that goes with the metal it is welded into. */
+function bungsOf({ components, ports }: JobDocument, catalogue: Catalogue): { readonly fitting: NewRow; readonly component: string }[] {
+  return ports.flatMap(({ connector, componentId, end }) => {
+    const component = components.find((c) => c.id === componentId);
+    if (connector?.family !== 'bung' || !component || end !== undefined) return [];
+    const made = catalogue.fittings.filter((f) => !f.retired && f.ends.length === 1 && sameConnector(f.ends[0]!, connector));
+    const metal = component.metal === 'cast iron' ? 'steel' : (component.metal ?? 'aluminium');
+    const fitting = made.find((f) => (f.material ?? '').includes(metal));
+    if (fitting) return [{ fitting: fittingRow(fitting), component: component.name }];
+    const name = `${capital(connectorName(connector))}, ${metal}`;
+    return [{ fitting: { group: 'adapters' as const, id: name, name, quantity: 1, unit: 'pc' as const }, component: component.name }];
+  });
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function fittingRow({ id, name, body, priceMinor }: Fitting): NewRow {
   return { group: body ? 'plates, filters, coolers' : 'adapters', id, name, quantity: 1, unit: 'pc', ...priced(priceMinor) };
 }
 
 /** A hose that is bought with its ends on: one piece of its own, without a price until it has an offer. */
-function madeUp(
-  hose: Hose,
-  endA: HoseEnd | undefined,
-  endB: HoseEnd | undefined,
-  mm: number,
-): Omit<PartRow, 'lines' | 'components' | 'priceMinor'> {
+function madeUp(hose: Hose, endA: HoseEnd | undefined, endB: HoseEnd | undefined, mm: number): NewRow {
   const ends = [endA, endB].map((end) => end?.name ?? 'no end').join(' and ');
   return {
     group: 'hose',

@@ -64,6 +64,8 @@ export const counts = {
   checksOfLine: 12,
   jobsOfOrder: 20,
   jobsOnStock: 60,
+  lengthsReserved: 500,
+  partsBeside: 200,
   /** Problems of one request for plans, and what stands in each. */
   cutProblems: 60,
   cutStock: 400,

@@ -14,7 +14,10 @@ export {
 export {
   ageInYears,
   CutMadeSchema,
+  freeMm,
   isFree,
+  reservedByOthers,
+  sameCut,
   lengthKinds,
   toLookOver,
   type Ageing,
@@ -29,6 +32,7 @@ export {
   orderStates,
   PurchaseOrderSchema,
   type Acknowledgement,
+  type Claim,
   type Delivery,
   type PurchaseLine,
   type PurchaseOrder,
@@ -59,6 +63,8 @@ export {
   orderTotal,
   received,
 } from './receive-order.js';
+export { claimOver, claimsReceived, comingFor, type Coming } from './claims.js';
+export { reserveLengths, wholeAgain } from './reserve-lengths.js';
 export { incomingChecks, type IncomingCheck } from './incoming-checks.js';
 export {
   StockEntityNameSchema,

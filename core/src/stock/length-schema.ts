@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { PlaceKeySchema } from '../job/index.js';
-import { Day, letters, OneOf, Text, Words, type Frozen } from '../schema/index.js';
+import { counts, Day, letters, OneOf, Text, Words, type Frozen } from '../schema/index.js';
 import { RowId } from './supplier-schema.js';
 
 const strict = { additionalProperties: false } as const;
@@ -23,6 +23,12 @@ export const LengthFields = Type.Object(
     madeOn: Type.Optional(Day),
     /** Only for this job. */
     jobId: Type.Optional(RowId),
+    /** So much of it is kept for pieces of these jobs. */
+    reserved: Type.Optional(
+      Type.Array(Type.Object({ jobId: RowId, mm: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000 }) }, strict), {
+        maxItems: counts.jobsOnStock,
+      }),
+    ),
     /** Of a made hose: its ends, as the catalogue has them. */
     ends: Type.Optional(Type.Array(PartId, { minItems: 2, maxItems: 2 })),
     /** Taken off a car: used again only after it was looked over. */
@@ -66,9 +72,12 @@ export const CutMadeSchema = Type.Object(
     plannedMm: Millimetres,
     trimMm: Millimetres,
     measuredMm: Millimetres,
+    /** What it took off its length: itself, the kerf, and the end that was trimmed before it. */
+    tookMm: Type.Optional(Millimetres),
     /** Once trimmed. */
     finalMm: Type.Optional(Millimetres),
-    state: OneOf(['cut', 'spoiled']),
+    /** `back`: taken back, nothing of it counts any more. */
+    state: OneOf(['cut', 'spoiled', 'back']),
     at: Type.String(),
     by: Type.Optional(Words(letters.initials)),
     version: Version,
@@ -95,10 +104,21 @@ export function toLookOver(length: HoseLength, { oldYears, today, ages }: Ageing
   return `${length.id} is ${years} years old and was not looked over: bend it and look at its core first.`;
 }
 
-/** May a job cut from it: it is there, not kept for another job, and was looked over where it has to be. */
+/** What of a length other jobs have reserved, mm. */
+export function reservedByOthers({ reserved = [] }: Pick<HoseLength, 'reserved'>, forJob: string): number {
+  return reserved.reduce((sum, r) => sum + (r.jobId === forJob ? 0 : r.mm), 0);
+}
+
+/** What a job may cut off a length, mm: what is not reserved for another. */
+export function freeMm(length: Pick<HoseLength, 'mm' | 'reserved'>, forJob: string): number {
+  return Math.max(0, length.mm - reservedByOthers(length, forJob));
+}
+
+/** May a job cut from it: it is there, not kept for another job, something of it is free, and it was looked over where it has to be. */
 export function isFree(length: HoseLength, forJob: string, ageing: Ageing): boolean {
   const { state, kind, jobId } = length;
-  return state === 'there' && kind !== 'made' && (jobId === undefined || jobId === forJob) && toLookOver(length, ageing) === undefined;
+  if (state !== 'there' || kind === 'made' || (jobId !== undefined && jobId !== forJob)) return false;
+  return freeMm(length, forJob) > 0 && toLookOver(length, ageing) === undefined;
 }
 
 /** Whole years since it was made; since it hangs there, where that is not known. */
@@ -106,4 +126,13 @@ export function ageInYears({ madeOn, since }: Pick<HoseLength, 'madeOn' | 'since
   const made = madeOn ?? since;
   const years = Number(today.slice(0, 4)) - Number(made.slice(0, 4));
   return Math.max(0, today.slice(5) < made.slice(5) ? years - 1 : years);
+}
+
+type WhichCut = Pick<CutMade, 'lineId' | 'piece' | 'part' | 'of' | 'ticket'>;
+
+/** Whether two cuts are of one piece, however job, line and ticket are called by now: a hose, the sleeve over it, one of the sleeve's shrinks. */
+export function sameCut(a: WhichCut, b: WhichCut): boolean {
+  const which = ({ ticket }: WhichCut): string => / shrink [AB]$/.exec(ticket)?.[0] ?? '';
+  const sleeve = ({ of }: WhichCut): boolean => of === 'sleeve';
+  return a.lineId === b.lineId && a.piece === b.piece && a.part === b.part && sleeve(a) === sleeve(b) && which(a) === which(b);
 }

@@ -10,6 +10,15 @@ const Key = Type.String({ minLength: 1, maxLength: letters.rowId });
 /** `open`: not sent. `sent`: no answer yet. `confirmed`: the supplier has answered. `part`: some of it is there. */
 export const orderStates = ['open', 'sent', 'confirmed', 'part', 'complete', 'cancelled'] as const;
 
+const ClaimSchema = Type.Object(
+  {
+    jobId: RowId,
+    part: Type.String({ minLength: 1, maxLength: letters.partId }),
+    quantity: Type.Integer({ minimum: 1, maximum: 100_000_000 }),
+  },
+  strict,
+);
+
 /** One line of an order, prices in euros as they were when it was written. */
 export const OrderLineSchema = Type.Object(
   {
@@ -22,6 +31,8 @@ export const OrderLineSchema = Type.Object(
     oneLength: Type.Optional(Type.Literal(true)),
     packs: Type.Integer({ minimum: 1, maximum: 1_000_000 }),
     packMinor: Minor,
+    /** What of it is for which job, in pieces or millimetres: the rest is for whoever comes first. */
+    claims: Type.Optional(Type.Array(ClaimSchema, { maxItems: counts.jobsOfOrder * 4 })),
     /** As the supplier answered: how many, at what price, when. */
     confirmedPacks: Type.Optional(Packs),
     confirmedMinor: Type.Optional(Minor),
@@ -100,6 +111,7 @@ export const AcknowledgementSchema = Type.Object(
 );
 
 export type PurchaseOrder = Frozen<Static<typeof PurchaseOrderSchema>>;
+export type Claim = Frozen<Static<typeof ClaimSchema>>;
 export type PurchaseLine = PurchaseOrder['lines'][number];
 export type Delivery = PurchaseOrder['deliveries'][number];
 export type Acknowledgement = Frozen<Static<typeof AcknowledgementSchema>>;

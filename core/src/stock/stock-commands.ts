@@ -58,7 +58,10 @@ export const stockCommandSchemas = {
     strict,
   ),
 
-  'add-length': Type.Object({ do: Type.Literal('add-length'), length: LengthFields, by: By }, strict),
+  'add-length': Type.Object(
+    { do: Type.Literal('add-length'), length: Type.Object(without(LengthFields.properties, 'reserved'), strict), by: By },
+    strict,
+  ),
   'edit-length': Type.Object(
     {
       do: Type.Literal('edit-length'),
@@ -77,6 +80,17 @@ export const stockCommandSchemas = {
         strict,
       ),
       by: By,
+    },
+    strict,
+  ),
+  /** What a job plans to cut is kept for it: on these lengths so much, on no others. None gives all of it free. */
+  'reserve-lengths': Type.Object(
+    {
+      do: Type.Literal('reserve-lengths'),
+      jobId: RowId,
+      lengths: Type.Array(Type.Object({ id: RowId, mm: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000 }) }, strict), {
+        maxItems: counts.lengthsReserved,
+      }),
     },
     strict,
   ),
@@ -106,6 +120,8 @@ export const stockCommandSchemas = {
   ),
   /** A piece that cannot be used; what of it is long enough goes back to the rack. */
   'spoil-cut': Type.Object({ do: Type.Literal('spoil-cut'), ...row, keepMm: Type.Optional(Millimetres), note: Why, by: By }, strict),
+  /** A cut that was booked and not sawn: the length is whole again. Sawn, the piece goes to the rack as it is. */
+  'take-back-cut': Type.Object({ do: Type.Literal('take-back-cut'), ...row, sawn: Type.Boolean(), by: By }, strict),
   'trim-cut': Type.Object({ do: Type.Literal('trim-cut'), ...row, finalMm: Millimetres, by: By }, strict),
   /** A made hose, or one that is kept, is used for a job: shortened, it gives the rest back. */
   'use-made': Type.Object(
@@ -168,6 +184,17 @@ export const stockCommandSchemas = {
   'acknowledge-order': Type.Object({ do: Type.Literal('acknowledge-order'), ...row, answer: AcknowledgementSchema }, strict),
   'receive-order': Type.Object(
     { do: Type.Literal('receive-order'), ...row, delivery: DeliverySchema, place: Type.Optional(Words(letters.place)) },
+    strict,
+  ),
+  'claim-order': Type.Object(
+    {
+      do: Type.Literal('claim-order'),
+      ...row,
+      key: OrderLineSchema.properties.key,
+      part: PartId,
+      jobId: RowId,
+      quantity: Type.Integer({ minimum: 1, maximum: 100_000_000 }),
+    },
     strict,
   ),
   'give-up-line': Type.Object({ do: Type.Literal('give-up-line'), ...row, key: OrderLineSchema.properties.key }, strict),

@@ -5,8 +5,8 @@ import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { packingFor } from '../heavy/json-text.js';
 import { serve } from '../plugins/serve.js';
+import { carryOut } from '../shop/carry-out.js';
 import { readPart } from './catalogue-store.js';
-import { runShopCommands } from './shop-commands.js';
 import { ToldCatalogue } from './told-catalogue.js';
 
 /** After this long a server that was started has other things behind it, ms. */
@@ -46,7 +46,7 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
   });
   serve(app, shopContracts.readPart, async ({ params }) => readPart(db, params.part));
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
-    asShopChange(await changeRows(db, 'shop', { client, key: body.key }, (trx) => runShopCommands(trx, body.commands))),
+    asShopChange(await changeRows(db, 'shop', { client, key: body.key }, (trx) => carryOut(trx, body.commands, body))),
   );
   serve(app, shopContracts.undoShop, async ({ body, client }) => heavy.run('undoShop', { client, key: body.key }));
   serve(app, shopContracts.previewList, async ({ body }) => heavy.run('previewList', body.csv, body.section, body.mapping, body.money));

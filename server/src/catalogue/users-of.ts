@@ -25,7 +25,13 @@ export async function usersOf(db: Knex, id: string): Promise<User[]> {
       (on) => void on.on('l.job_id', 'r.job_id').andOn((end) => void end.on('l.port_a', 'r.id').orOn('l.port_b', 'r.id')),
     )
     .select('jobs.number as job', 'l.number as line', 'r.label as lineName');
-  return [...components, ...lines, ...sensors].slice(0, MOST);
+  const jobs: User[] = await db('part_uses')
+    .join('jobs', 'jobs.id', 'part_uses.row_id')
+    .where({ part_id: id })
+    .orderBy('jobs.updated_at', 'desc')
+    .limit(MOST)
+    .select('jobs.number as job', 'jobs.name as lineName');
+  return [...components, ...lines, ...sensors, ...jobs].slice(0, MOST);
 }
 
 /** The first of these parts that is used in one of the ways of `usersOf`. */

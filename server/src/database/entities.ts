@@ -42,10 +42,11 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'jobs',
     key: 'id',
     order: 'number',
-    toColumns: ({ updatedAt, running, neededBy, ...job }) => ({
+    toColumns: ({ updatedAt, running, neededBy, beside, ...job }) => ({
       ...job,
       running: jsonOrNull(running),
       needed_by: neededBy ?? null,
+      beside: listOrNull(beside),
       updated_at: new Date(updatedAt),
     }),
     fromColumns: (c) => ({
@@ -56,6 +57,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       archived: Boolean(c['archived']),
       ...(c['running'] ? { running: fromJson<NonNullable<Rows['job']['running']>>(c['running']) } : {}),
       ...(c['needed_by'] ? { neededBy: c['needed_by'] as string } : {}),
+      ...(c['beside'] ? { beside: fromJson<NonNullable<Rows['job']['beside']>>(c['beside']) } : {}),
       version: c['version'] as number,
       updatedAt: (c['updated_at'] as Date).toISOString(),
     }),

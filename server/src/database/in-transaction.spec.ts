@@ -41,7 +41,7 @@ describe('transactions that stand in one another’s way', () => {
         .catch(() => undefined);
       throw lost;
     };
-    return Object.assign(Object.create(server.db) as Knex, { transaction });
+    return new Proxy(server.db, { get: (db, name) => (name === 'transaction' ? transaction : (Reflect.get(db, name) as unknown)) });
   };
 
   it('find out what became of a commit that was cut off: made once, whether it had arrived or not', async () => {

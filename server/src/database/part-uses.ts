@@ -17,11 +17,11 @@ function namesThatDiffer(
 ): { readonly id: string; readonly jobId: string; readonly names: Set<string> }[] {
   const before = new Map(was.map((entity) => [entity.row.id, entity]));
   return rows.flatMap((entity) => {
-    if (!isJobEntity(entity) || entity.type === 'job') return [];
+    if (!isJobEntity(entity)) return [];
     const names = new Set(partsNamedBy(entity));
     const earlier = before.get(entity.row.id);
     if (earlier && isJobEntity(earlier) && sameSet(names, new Set(partsNamedBy(earlier)))) return [];
-    return [{ id: entity.row.id, jobId: entity.row.jobId, names }];
+    return [{ id: entity.row.id, jobId: entity.type === 'job' ? entity.row.id : entity.row.jobId, names }];
   });
 }
 
@@ -33,7 +33,7 @@ function namesThatDiffer(
  */
 export async function keepUses(trx: Knex.Transaction, { made, changed, gone, was = [] }: RowsToWrite): Promise<() => Promise<void>> {
   const differ = namesThatDiffer(changed, was);
-  const left = [...gone.flatMap((e) => (isJobEntity(e) && e.type !== 'job' ? [e.row.id] : [])), ...differ.map(({ id }) => id)];
+  const left = [...gone.flatMap((e) => (isJobEntity(e) ? [e.row.id] : [])), ...differ.map(({ id }) => id)];
   for (const some of pieces(left)) await trx('part_uses').whereIn('row_id', some).delete();
   const named = [...differ, ...namesThatDiffer(made, [])];
   return async () => {

@@ -7,7 +7,7 @@ import { writeRows } from '../database/write-rows.js';
 import { lockScope } from '../history/change-rows.js';
 import { rowsOfDocument } from '../jobs/rows-of-document.js';
 import { magpieDocument } from './magpie.js';
-import { today } from '../stockroom/today.js';
+import { today } from '../shop/today.js';
 import { sampleCatalogue } from './sample-prices.js';
 import { forgetJobs, putSample } from './put-sample.js';
 import { dayFrom, sampleStockroom } from './sample-stockroom.js';

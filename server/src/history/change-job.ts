@@ -1,16 +1,17 @@
 import {
   differenceOf,
-  fittingsNamed,
+  mayRefit,
+  partsNamedByCommands,
+  partsNamedIn,
   rowIds,
   runCommands,
   type Catalogue,
   type Command,
-  type Component,
   type JobChange,
   type JobDocument,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { findParts } from '../catalogue/catalogue-lookup.js';
+import { findParts, partsWithEnds } from '../catalogue/catalogue-lookup.js';
 import type { Entity } from '../database/entities.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
@@ -41,32 +42,10 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
   return asJobChange(change);
 }
 
-/** The fittings that the commands and the rows of the job name, and all hoses and ends there are. */
-async function knownParts(trx: Knex, commands: readonly Command[], { components, lines }: JobDocument): Promise<Catalogue> {
-  const made = [...components, ...commands.map(asComponent)].flatMap((c) => c?.part?.id ?? []);
-  const named = [...fittingIds(commands), ...wishedIds(commands), ...made, ...lines.flatMap(fittingsNamed)];
-  return findParts(trx, named);
-}
-
-/** Ids of parts that a way is to be found with. */
-function wishedIds(commands: readonly Command[]): string[] {
-  return commands.flatMap((c) => {
-    if (c.do === 'break-line') return c.use ?? [];
-    return c.do === 'edit-way' ? [...(c.set.wishes?.use ?? []), ...(c.set.wishes?.avoid ?? [])] : [];
-  });
-}
-
-/** What a command says of a component. */
-function asComponent(command: Command): Pick<Component, 'part'> | undefined {
-  return command.do === 'add-component' ? command : command.do === 'edit-component' ? command.set : undefined;
-}
-
-/** Ids of whatever is placed by its ends, anywhere in a value. */
-function fittingIds(value: unknown): string[] {
-  if (Array.isArray(value)) return value.flatMap(fittingIds);
-  if (typeof value !== 'object' || value === null) return [];
-  const { id, inEnd } = value as { id?: unknown; inEnd?: unknown };
-  return typeof id === 'string' && inEnd !== undefined ? [id] : Object.values(value).flatMap(fittingIds);
+/** The parts that the commands and the rows of the job name; where a hose may get other ends, those that can be had for it. */
+async function knownParts(trx: Knex, commands: readonly Command[], document: JobDocument): Promise<Catalogue> {
+  const ids = [...partsNamedIn(document), ...partsNamedByCommands(commands)];
+  return mayRefit(commands) ? partsWithEnds(trx, ids) : findParts(trx, ids);
 }
 
 /** Numbers are one of a kind among all jobs, which no single job can see; ids among all rows. */

@@ -29,6 +29,8 @@ const COLUMNS = ['id', 'revision', 'scope', 'at', 'kind', 'label', 'client', 'ch
 /** An event with its rows on both sides. */
 export interface StoredEvent {
   readonly id: number;
+  /** The sender's name for the change. */
+  readonly key: string;
   readonly label: string;
   readonly before: readonly Entity[];
   readonly after: readonly Entity[];
@@ -140,7 +142,7 @@ export async function ownEvent(
   const rows = (await trx('event_rows').where({ event_id: event.id }).orderBy('n')) as RowColumns[];
   const side = (name: 'before_row' | 'after_row'): Entity[] =>
     rows.flatMap((row) => (row[name] ? [entityOf(row.type, row[name], event.schema_version)] : []));
-  return { id: event.id, label: event.label, before: side('before_row'), after: side('after_row') };
+  return { id: event.id, key: event.change_key ?? '', label: event.label, before: side('before_row'), after: side('after_row') };
 }
 
 async function changesOf(db: Knex, events: readonly EventColumns[]): Promise<Change[]> {

@@ -1,4 +1,4 @@
-import { entities, type EntityType } from '@gewinde/core';
+import { entities, type AnswerOf, type EntityType, type jobContracts, type JobEntityType } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { firstInUse } from '../catalogue/users-of.js';
 import type { Entity } from '../database/entities.js';
@@ -19,15 +19,18 @@ const REFUSED_BY_KEYS: Readonly<Record<string, string>> = {
 /**
  * Takes back the sender's own newest change, or makes the one taken back last again. Changes of others are left alone: a row that
  * somebody has changed since stands in the way, and is named.
+ * @param of the key of the change that is meant
  * @throws {AppError} nothing-to-undo, nothing-to-redo, cannot-undo
  */
-export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direction: 'undo' | 'redo'): Promise<Change> {
+export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direction: 'undo' | 'redo', of?: string): Promise<Change> {
   return inTransaction(db, async (trx) => {
     const revision = await lockScope(trx, scope);
     const made = await changeByKey(trx, scope, sender.key);
     if (made) return made;
     const event = await ownEvent(trx, scope, sender.client, direction === 'undo' ? 'done' : 'undone');
     if (!event) throw new AppError(direction === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo');
+    if (of !== undefined && event.key !== of)
+      throw new AppError('cannot-undo', `"${event.label}" came in between: nothing was ${direction === 'undo' ? 'undone' : 'done again'}.`);
     const [from, to] = direction === 'undo' ? [event.after, event.before] : [event.before, event.after];
     const after = await restore(trx, event, from, to, direction).catch((error: unknown) => {
       const why = REFUSED_BY_KEYS[String((error as { code?: unknown }).code)];
@@ -37,6 +40,20 @@ export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direct
       .where({ id: event.id })
       .update({ state: direction === 'undo' ? 'undone' : 'done' });
     return recordEvent(trx, { scope, revision }, direction, sender, { label: event.label, before: from, after });
+  });
+}
+
+/** What the next undo of a sender would take back in a job, and the next redo make again. */
+export async function nextSteps(db: Knex, job: string, client: string): Promise<AnswerOf<typeof jobContracts.readSteps>> {
+  return db.transaction(async (trx) => {
+    const told = async (state: 'done' | 'undone') => {
+      const event = await ownEvent(trx, { job }, client, state);
+      if (!event) return undefined;
+      const rows = new Map([...event.before, ...event.after].map(({ type, row }) => [row.id, { type: type as JobEntityType, id: row.id }]));
+      return { key: event.key, label: event.label, rows: [...rows.values()] };
+    };
+    const [undo, redo] = [await told('done'), await told('undone')];
+    return { ...(undo ? { undo } : {}), ...(redo ? { redo } : {}) };
   });
 }
 

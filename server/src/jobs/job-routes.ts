@@ -1,7 +1,7 @@
 import { jobContracts } from '@gewinde/core';
 import { changeJob } from '../history/change-job.js';
 import { asJobChange } from '../history/change.js';
-import { stepHistory } from '../history/step-history.js';
+import { nextSteps, stepHistory } from '../history/step-history.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
@@ -19,10 +19,9 @@ export async function jobRoutes(app: App, { db, heavy }: Feature): Promise<void>
   serve(app, jobContracts.changeJob, async ({ params, body, client }) =>
     changeJob(db, params.id, { client, key: body.key }, body.commands),
   );
-  serve(app, jobContracts.undoJob, async ({ params, body, client }) =>
-    asJobChange(await stepHistory(db, { job: params.id }, { client, key: body.key }, 'undo')),
-  );
-  serve(app, jobContracts.redoJob, async ({ params, body, client }) =>
-    asJobChange(await stepHistory(db, { job: params.id }, { client, key: body.key }, 'redo')),
-  );
+  serve(app, jobContracts.readSteps, async ({ params, client }) => nextSteps(db, params.id, client));
+  for (const step of ['undo', 'redo'] as const)
+    serve(app, jobContracts[`${step}Job`], async ({ params, body, client }) =>
+      asJobChange(await stepHistory(db, { job: params.id }, { client, key: body.key }, step, body.of)),
+    );
 }

@@ -249,10 +249,11 @@ describe('what comes in', () => {
     });
     expect(body.label).toBe(`Take in 2 lines of order ${order.number}`);
     const fresh = (await t.room()).lengths.filter((l) => !known.has(l.id));
-    expect(fresh.map((l) => [l.mm, l.kind, l.jobId, l.place])).toEqual([
-      [1500, 'length', t.jobId, 'rack 3'],
-      [1500, 'length', t.jobId, 'rack 3'],
-      [6000, 'reel', t.jobId, 'rack 3'],
+    const mine = (mm: number) => [{ jobId: t.jobId, mm }];
+    expect(fresh.map((l) => [l.mm, l.kind, l.reserved, l.place])).toEqual([
+      [1500, 'length', mine(1500), 'rack 3'],
+      [1500, 'length', mine(1500), 'rack 3'],
+      [6000, 'reel', mine(6000), 'rack 3'],
     ]);
     const told = body.put!.filter((e) => e.type === 'part');
     expect(told).toHaveLength(1);

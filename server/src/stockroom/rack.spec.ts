@@ -1,4 +1,5 @@
 import type { StockCommand } from '@gewinde/core';
+import { sampleJob } from '../../test/test-app.js';
 import { HOSE, said, startStockroom, WASHER, type TestStockroom } from '../../test/test-stockroom.js';
 
 let t: TestStockroom;
@@ -12,12 +13,12 @@ describe('the rack', () => {
     const { body } = await t.run({ do: 'add-length', length: { part: HOSE, kind: 'offcut', mm, ...more } } as StockCommand);
     return (body.put!.find((e) => e.type === 'length')!.row as { id: string }).id;
   };
-  const cut = (lengthId: string, lengthVersion: number, measuredMm: number, more: object = {}): StockCommand =>
+  const cut = (lengthId: string, lengthVersion: number, measuredMm: number, more: { ticket?: string } & object = {}): StockCommand =>
     ({
       do: 'cut-piece',
       jobId: t.jobId,
-      lineId: 'line',
-      piece: 'p1',
+      lineId: t.lineId,
+      piece: (more.ticket ?? '7001-L1').slice(5),
       of: 'hose',
       ticket: '7001-L1',
       lengthId,
@@ -103,6 +104,58 @@ describe('the rack', () => {
     expect((await t.run(cut(other, 2, 500, piece))).status).toBe(200);
   });
 
+  it('is known by line and piece: under another ticket it is not cut again, and for the line of another job not at all', async () => {
+    const [one, other] = [await put(900), await put(900)];
+    await t.run(cut(one, 1, 500, { ticket: '7001-L11' }));
+    await t.change(t.jobId, { do: 'edit-job', version: (await t.document(t.jobId)).job.version, set: { number: '7001-B' } });
+    const again = await t.run(cut(other, 1, 500, { ticket: '7001-B-L11', piece: 'L11' } as object));
+    expect(again.body.message).toMatch(/is cut already/);
+    const { jobId } = await sampleJob(t, '7055');
+    expect((await t.run(cut(other, 1, 500, { ticket: '7001-L12', jobId } as object))).body.message).toMatch(/of another job/);
+    expect((await t.run(cut(other, 1, 500, { ticket: '7001-L12', lineId: 'gone' } as object))).body.code).toBe('not-found');
+    expect(await length(other)).toMatchObject({ mm: 900, version: 1 });
+  });
+
+  it('what a job has reserved no other cuts, and what it has cut of it is free again', async () => {
+    const id = await put(2000);
+    const { jobId: other, lineId } = await sampleJob(t, '7056');
+    const reserve = (jobId: string, mm: number) => t.run(said({ do: 'reserve-lengths', jobId, lengths: mm > 0 ? [{ id, mm }] : [] }));
+    expect((await reserve(t.jobId, 1500)).status).toBe(200);
+    expect((await reserve(other, 600)).body).toMatchObject({
+      code: 'not-enough',
+      message: expect.stringContaining(`Of ${id} 500 mm are free`),
+    });
+    expect((await reserve(other, 400)).status).toBe(200);
+    const theirs = (mm: number, version: number) => t.run(cut(id, version, mm, { ticket: '7056-L1', jobId: other, lineId } as object));
+    expect((await theirs(520, 3)).body.message).toBe(`Of ${id} 500 mm are free: the rest is reserved for 7001-B.`);
+    // 500 of it and the kerf would be more than what is free
+    expect((await theirs(488, 3)).status).toBe(200);
+    expect(await length(id)).toMatchObject({ mm: 1500, reserved: [{ jobId: t.jobId, mm: 1500 }] });
+    expect((await t.run(cut(id, 4, 700, { ticket: '7001-L13' }))).status).toBe(200);
+    expect(await length(id)).toMatchObject({ mm: 788, reserved: [{ jobId: t.jobId, mm: 788 }] });
+    await reserve(t.jobId, 0);
+    expect(await length(id)).not.toHaveProperty('reserved');
+  });
+
+  it('a cut has its own way back: not sawn, its length is whole again with the kerf; sawn, the piece hangs on the rack', async () => {
+    const id = await put(1200, { kind: 'length' });
+    await t.run(cut(id, 1, 600, { ticket: '7001-L14' }));
+    expect(await length(id)).toMatchObject({ mm: 588, kind: 'offcut' });
+    const made = async () => (await t.room()).cuts.find((c) => c.ticket === '7001-L14')!;
+    const back = async (sawn: boolean, version: number) => t.run(said({ do: 'take-back-cut', id: (await made()).id, version, sawn }));
+    expect((await back(false, 1)).body.label).toBe(`Take back the cut of 7001-L14: ${id} is whole again`);
+    expect(await length(id)).toMatchObject({ mm: 1200, kind: 'length', state: 'there' });
+    expect((await back(false, 2)).body.message).toMatch(/taken back already/);
+    // cut again, for good, and used up
+    const piece = { ticket: '7001-L15' };
+    await t.run(cut(id, 3, 1100, piece));
+    expect(await length(id)).toBeUndefined();
+    const used = (await t.room()).cuts.find((c) => c.ticket === '7001-L15')!;
+    await t.run(said({ do: 'take-back-cut', id: used.id, version: 1, sawn: true }));
+    expect(await length(id)).toBeUndefined();
+    expect((await t.room()).lengths.find((l) => l.from === id)).toMatchObject({ mm: 1100, kind: 'offcut' });
+  });
+
   it('a piece that was cut long is trimmed, and its final length recorded', async () => {
     const id = await put(1500);
     await t.run(cut(id, 1, 620, { ticket: '7001-L8', trimMm: 20 }));
@@ -119,7 +172,7 @@ describe('the rack', () => {
       id: made,
       version: 1,
       jobId: t.jobId,
-      lineId: 'line',
+      lineId: t.lineId,
       piece: 'p1',
       ticket: '7001-L7',
       cutMm: 1080,
@@ -205,7 +258,7 @@ describe('what is put on the rack', () => {
 
   it('made up is used only with its job, looked over, and never gives back more than it has', async () => {
     const use = (id: string, version: number, more: object = {}) =>
-      t.run(said({ do: 'use-made', id, version, jobId: t.jobId, lineId: 'line', piece: 'p1', ticket: `T-${id}`, cutMm: 800, ...more }));
+      t.run(said({ do: 'use-made', id, version, jobId: t.jobId, lineId: t.lineId, piece: 'p1', ticket: `T-${id}`, cutMm: 800, ...more }));
     const other = (await t.call('POST', '/api/jobs', { number: '7009', name: 'Other' })).body['id'] as string;
     const kept = await hung({ kind: 'made', ends, jobId: other });
     expect((await use(kept.id, 1)).body.message).toMatch(/kept for another job/);

@@ -5,7 +5,7 @@ import { changeRows } from '../history/change-rows.js';
 import type { Change, Sender } from '../history/change.js';
 import { listRows } from '../database/entities.js';
 import type { SupplierDesk } from '../stand-ins/supplier/supplier-desk.js';
-import { runStockCommand } from './stock-commands.js';
+import { carryOut } from '../shop/carry-out.js';
 
 /**
  * Sends an order and takes in what the supplier answers. It is told as sent before anybody outside hears of it: a server that dies in between leaves an
@@ -22,7 +22,7 @@ export async function sendToSupplier(
   if (!before) throw new AppError('not-found', 'This order is not there, or no longer.');
   let sent: Change | undefined;
   if (before.state === 'open')
-    sent = await changeRows(db, 'shop', sender, (trx) => runStockCommand(trx, { do: 'send-order', id, version }));
+    sent = await changeRows(db, 'shop', sender, (trx) => carryOut(trx, [{ do: 'send-order', id, version }], sender));
   const [order] = await listRows(db, 'order', { id });
   const [supplier] = await listRows(db, 'supplier', { id: before.supplierId });
   if (!order || !supplier) throw new AppError('not-found', 'The supplier of this order is not there any more.');
@@ -31,8 +31,6 @@ export async function sendToSupplier(
     return sent ?? (await changeRows(db, 'shop', sender, async () => ({ label: `Order ${order.number}`, before: [], after: [] })));
   const answer = await desk.order(order, supplier);
   // both together, for the sender's screen: what was sent, as it was answered
-  const told = await changeRows(db, 'shop', { client: sender.client, key: sent ? randomUUID() : sender.key }, (trx) =>
-    runStockCommand(trx, { do: 'acknowledge-order', id, version: order.version, answer }),
-  );
-  return told;
+  const asked = { client: sender.client, key: sent ? randomUUID() : sender.key };
+  return changeRows(db, 'shop', asked, (trx) => carryOut(trx, [{ do: 'acknowledge-order', id, version: order.version, answer }], asked));
 }

@@ -16,7 +16,7 @@ import type { LabelPrinter } from '../stand-ins/label-printer/label-printer.js';
 import type { SupplierDesk } from '../stand-ins/supplier/supplier-desk.js';
 import { sendToSupplier } from './send-order.js';
 import { readMoves, readStockroom, readStoreRules } from './stockroom-store.js';
-import { today } from './today.js';
+import { today } from '../shop/today.js';
 
 export interface Outside {
   readonly desk: SupplierDesk;

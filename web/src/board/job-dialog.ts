@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, signal } from '@angular/core';
 import { type AbstractControl, FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
-import { jobContracts, letters, type Job } from '@gewinde/core';
+import { jobContracts, letters, type Frozen, type Job } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom, map } from 'rxjs';
 import { v4 as uuid } from 'uuid';
@@ -15,7 +15,7 @@ const required = [(control: AbstractControl) => Validators.required(control), Va
 export class JobDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly api = inject(Api);
-  readonly job = signal<Job | null>(null);
+  readonly job = signal<Frozen<Job> | null>(null);
   protected readonly error = signal<string | null>(null);
   protected readonly form = new FormGroup({
     number: new FormControl('', { nonNullable: true, validators: [...required, Validators.maxLength(letters.jobNumber)] }),

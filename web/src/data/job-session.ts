@@ -1,10 +1,10 @@
 import {
   CommandError,
-  commandSchemas,
   ConnectorSyntaxError,
   jobContracts,
   receive,
   replicaOf,
+  rowBegunOn,
   rowIds,
   rowsOf,
   runCommands,
@@ -144,18 +144,22 @@ export class JobSession {
 
   /**
    * Makes a change: on the screen now, on the server as soon as it answers.
+   * @returns its key
    * @throws {CommandError | ConnectorSyntaxError} when it cannot be made; then nothing has happened
    */
-  change(drafts: readonly Draft[]): void {
+  change(drafts: readonly Draft[]): string {
     const commands = drafts.map((draft) => this.stamped(draft));
     const { replica, pending } = this.state.value;
     const key = uuid();
     runCommands(this.shown(replica, pending), commands, this.context(key));
     this.enqueue({ key, commands });
+    // it may have become one with what waits
+    return this.state.value.pending.at(-1)?.key ?? key;
   }
 
-  step(direction: 'undo' | 'redo'): void {
-    this.enqueue({ key: uuid(), step: direction });
+  /** @param of the change that is meant, by its key */
+  step(direction: 'undo' | 'redo', of?: string): void {
+    this.enqueue({ key: uuid(), step: direction, ...(of === undefined ? {} : { of }) });
   }
 
   /** Settles a conflict: mine is sent over theirs, or theirs is taken. */
@@ -226,7 +230,10 @@ export class JobSession {
     const asked =
       'commands' in change
         ? this.tools.api.call(jobContracts.changeJob, { params, body: { key, commands: [...change.commands] } })
-        : this.tools.api.call(change.step === 'undo' ? jobContracts.undoJob : jobContracts.redoJob, { params, body: { key } });
+        : this.tools.api.call(change.step === 'undo' ? jobContracts.undoJob : jobContracts.redoJob, {
+            params,
+            body: { key, ...(change.of === undefined ? {} : { of: change.of }) },
+          });
     return asked.pipe(map((answer) => answer as JobChange));
   }
 
@@ -285,10 +292,10 @@ export class JobSession {
   }
 
   private stamped(draft: Draft): Command {
-    if (!needsVersion(draft)) return draft;
-    const type = draft.do === 'edit-job' ? 'job' : /component/.test(draft.do) ? 'component' : /port/.test(draft.do) ? 'port' : 'line';
-    const id = 'id' in draft ? (draft.id as string) : this.jobId;
-    let version = draft.version ?? this.versionOf(type, id);
+    const row = rowBegunOn(draft);
+    if (!row) return draft as Command;
+    const id = row.id ?? this.jobId;
+    let version = (draft as { version?: number }).version ?? this.versionOf(row.type, id);
     for (let next = this.lineage.get(`${id} ${version}`); next !== undefined; next = this.lineage.get(`${id} ${version}`)) version = next;
     return { ...draft, version } as Command;
   }
@@ -325,10 +332,6 @@ export class JobSession {
     if (!kept && this.kept) this.tools.messages.tell('The browser has no room to keep changes. Leave this page open until they are saved.');
     this.kept = kept;
   }
-}
-
-function needsVersion(draft: Draft): draft is Draft & { version?: number } {
-  return 'version' in commandSchemas[draft.do].properties;
 }
 
 function isTransient(error: unknown): boolean {

@@ -108,8 +108,8 @@ export class JobStore {
    * Carries commands out as one change: on the screen now, on the server as soon as it answers.
    * @throws {CommandError | ConnectorSyntaxError} when they cannot be carried out; then nothing has happened
    */
-  change(...drafts: Draft[]): void {
-    this.session?.change(drafts);
+  change(...drafts: Draft[]): string | undefined {
+    return this.session?.change(drafts);
   }
 
   /** Changes fields of a row. `version` is the one the editing was begun on, where that was a while ago. */
@@ -119,10 +119,10 @@ export class JobStore {
   }
 
   /** Carries commands out, with a word about it; why they cannot be is said where no field shows it. @returns whether they were */
-  attempt(what: () => void, done?: string): boolean {
+  attempt(what: () => string | undefined | void, done?: string): boolean {
     try {
-      what();
-      if (done !== undefined) this.messages.tell(done, { undo: true });
+      const of = what();
+      if (done !== undefined) this.messages.tell(done, { undo: true, ...(typeof of === 'string' ? { of } : {}) });
       return true;
     } catch (error) {
       this.messages.fault(error);
@@ -130,8 +130,8 @@ export class JobStore {
     }
   }
 
-  step(direction: 'undo' | 'redo'): void {
-    this.session?.step(direction);
+  step(direction: 'undo' | 'redo', of?: string): void {
+    this.session?.step(direction, of);
   }
 
   settle(keep: 'mine' | 'theirs'): void {

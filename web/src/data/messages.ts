@@ -6,6 +6,10 @@ export interface Message {
   readonly tone: 'plain' | 'error';
   /** Offers to take back what it tells of. */
   readonly undo?: boolean;
+  /** The change that it tells of, by its key. */
+  readonly of?: string;
+  /** What may be done about it, instead. */
+  readonly action?: { readonly label: string; readonly run: () => void };
 }
 
 /** What has happened, said once. */

@@ -1,8 +1,9 @@
-import type { Command } from '@gewinde/core';
+import { mergedCommand, rowBegunOn, type Command } from '@gewinde/core';
 
 /** One change on its way to the server: commands, or a step in the history. The key makes it the same change however often it is sent. */
 export type PendingChange =
-  { readonly key: string; readonly commands: readonly Command[] } | { readonly key: string; readonly step: 'undo' | 'redo' };
+  | { readonly key: string; readonly commands: readonly Command[] }
+  | { readonly key: string; readonly step: 'undo' | 'redo'; readonly of?: string };
 
 /** Puts a change behind those that wait. An edit of a row that the last one edits as well, and that is not under way yet, is one with it. */
 export function addPending(pending: readonly PendingChange[], change: PendingChange, underWay: string | null): readonly PendingChange[] {
@@ -17,11 +18,7 @@ export function addPending(pending: readonly PendingChange[], change: PendingCha
 function oneEdit(a: readonly Command[], b: readonly Command[]): Command | undefined {
   const [first, ...more] = a;
   const [second, ...others] = b;
-  if (!first || !second || more.length > 0 || others.length > 0) return undefined;
-  if (first.do !== second.do || !('set' in first) || !('set' in second)) return undefined;
-  // the same place of the same row, begun on the same version
-  const same = JSON.stringify({ ...first, set: null }) === JSON.stringify({ ...second, set: null });
-  return same ? ({ ...first, set: { ...first.set, ...second.set } } as Command) : undefined;
+  return first && second && more.length === 0 && others.length === 0 ? mergedCommand(first, second) : undefined;
 }
 
 /** Commands that start from one version of a row now start from another: the row has been brought from the one to the other knowingly. */
@@ -49,30 +46,32 @@ export function without(change: PendingChange, rowId: string): PendingChange | n
 /** The row a command is about; the job itself has no other name here. */
 export const THE_JOB = 'job';
 export function rowOf(command: Command): string | undefined {
-  return command.do === 'edit-job' ? THE_JOB : 'id' in command ? command.id : undefined;
+  const row = rowBegunOn(command);
+  return row?.type === 'job' ? THE_JOB : row?.id;
 }
 
-/** Changes kept in the browser's storage, so that a reload loses nothing: one list for each job and seat. */
-export class OutboxStorage {
+/** A list kept in the browser's storage for each seat, so that a reload loses nothing. */
+export class KeptList<T> {
   constructor(
-    private readonly jobId: string,
+    private readonly name: string,
+    private readonly holds: (value: unknown) => value is T,
     private readonly storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'> = localStorage,
   ) {}
 
-  read(seat: string): PendingChange[] {
+  read(seat: string): T[] {
     try {
       const kept: unknown = JSON.parse(this.storage.getItem(this.key(seat)) ?? '[]');
-      return Array.isArray(kept) ? kept.filter(isPending) : [];
+      return Array.isArray(kept) ? kept.filter(this.holds) : [];
     } catch {
       return [];
     }
   }
 
   /** False where the browser keeps no more: then they live as long as their page. */
-  write(seat: string, pending: readonly PendingChange[]): boolean {
+  write(seat: string, list: readonly T[]): boolean {
     try {
-      if (pending.length === 0) this.storage.removeItem(this.key(seat));
-      else this.storage.setItem(this.key(seat), JSON.stringify(pending));
+      if (list.length === 0) this.storage.removeItem(this.key(seat));
+      else this.storage.setItem(this.key(seat), JSON.stringify(list));
       return true;
     } catch {
       return false;
@@ -80,7 +79,14 @@ export class OutboxStorage {
   }
 
   private key(seat: string): string {
-    return `gewinde.outbox.${this.jobId}.${seat}`;
+    return `gewinde.outbox.${this.name}.${seat}`;
+  }
+}
+
+/** The changes of a job that wait. */
+export class OutboxStorage extends KeptList<PendingChange> {
+  constructor(jobId: string, storage?: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>) {
+    super(jobId, isPending, storage);
   }
 }
 

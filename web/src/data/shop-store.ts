@@ -25,6 +25,7 @@ import { BehaviorSubject, defer, distinctUntilChanged, filter, map, type Observa
 import { v4 as uuid } from 'uuid';
 import { Api, ApiError } from './api';
 import { keepTrying } from './in-order';
+import { ShopOutbox } from './shop-outbox';
 
 /** What all jobs share, as far as this tab has heard. */
 interface Shop extends Progress {
@@ -40,6 +41,7 @@ interface Shop extends Progress {
 @Injectable({ providedIn: 'root' })
 export class ShopStore {
   private readonly api = inject(Api);
+  private readonly outbox = inject(ShopOutbox);
   private readonly asked = new BehaviorSubject<void>(undefined);
   private readonly state = new BehaviorSubject<Shop | null>(null);
   /** Changes of the shop as they are taken in: for what is shown of a part beside the catalogue. */
@@ -65,6 +67,8 @@ export class ShopStore {
     this.asked
       .pipe(switchMap(() => defer(() => this.api.call(shopContracts.readCatalogue, {})).pipe(keepTrying(() => true))))
       .subscribe((shop) => this.state.next(asRead(shop)));
+    this.outbox.late$.subscribe((change) => this.receive(change, false));
+    this.outbox.resume();
   }
 
   /** Up to which change the shop has been taken in. */
@@ -85,7 +89,7 @@ export class ShopStore {
 
   /** @throws {ApiError} in the stream: why it was refused */
   change(...commands: ShopCommand[]): Observable<ShopChange> {
-    return this.send((key) => this.api.call(shopContracts.changeShop, { body: { key, commands } }));
+    return this.outbox.send(commands).pipe(tap((change) => this.receive(change, false)));
   }
 
   undo(): Observable<ShopChange> {

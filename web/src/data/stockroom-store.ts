@@ -2,6 +2,7 @@ import { computed, inject, Injectable } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   emptyStockroom,
+  shopCommands,
   stockContracts,
   withStockRows,
   type AnswerOf,
@@ -80,22 +81,11 @@ export class StockroomStore {
   /** Who does it, where that was said and can be said. */
   private signed(command: StockCommand): StockCommand {
     const by = this.preferences.initials().trim();
-    return by !== '' && signable.has(command.do) ? ({ ...command, by } as StockCommand) : command;
+    return by !== '' && shopCommands[command.do].signed ? ({ ...command, by } as StockCommand) : command;
   }
 }
 
 const MOST_EARLY = 50;
-const signable = new Set<StockCommand['do']>([
-  'move-stock',
-  'add-length',
-  'edit-length',
-  'scrap-length',
-  'cut-piece',
-  'spoil-cut',
-  'trim-cut',
-  'use-made',
-]);
-
 function asRead({ at, rules, ...rest }: AnswerOf<typeof stockContracts.readStockroom>): Told {
   return { at, room: { ...rest, rules: rules.rules, rulesVersion: rules.version } };
 }

@@ -16,6 +16,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { drawingToSvg, runSheet, type AssembledLine, type Finding, type SizeColumn } from '@gewinde/core';
 import { NgbModal, NgbOffcanvas, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
+import { InSight } from '../data/in-sight';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
@@ -140,6 +141,18 @@ export class Lines {
           this.componentId.set(null);
         });
     });
+    const sight = inject(InSight);
+    effect(() => {
+      const line = this.chosen();
+      const component = this.component();
+      const job = this.look() === 'sheet' ? [] : [line?.line.jobId ?? ''];
+      sight.show(this, [
+        ...(line ? [line.line.id, line.portA.port.id, line.portB.port.id] : []),
+        ...(component ? [component.id] : []),
+        ...job,
+      ]);
+    });
+    inject(DestroyRef).onDestroy(() => sight.leave(this));
     effect(() => {
       if (this.new()) untracked(() => void this.add());
     });

@@ -19,6 +19,7 @@ import { Api } from '../data/api';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
+import { StepsBack } from '../data/steps-back';
 import { placeInJob } from '../shared/job-place';
 import { KeyboardCommands } from './keyboard-commands';
 import { OpenLabel } from './open-label';
@@ -46,6 +47,7 @@ export class FindDialog {
   private readonly api = inject(Api);
   private readonly router = inject(Router);
   private readonly store = inject(JobStore);
+  private readonly back = inject(StepsBack);
   private readonly shop = inject(ShopStore);
   private readonly preferences = inject(Preferences);
   private readonly keyboard = inject(KeyboardCommands);
@@ -135,8 +137,8 @@ export class FindDialog {
         .map((findable): Finding => ({ ...findable, open: () => this.goTo(document.job.id, findable) })),
       ...steps.map((s): Finding => ({ kind: 'step', name: s.name, detail: '', open: go(s.path) })),
       ...commands,
-      { kind: 'command', name: 'Undo', detail: 'Ctrl Z', open: () => this.store.step('undo') },
-      { kind: 'command', name: 'Do again', detail: 'Ctrl Shift Z', open: () => this.store.step('redo') },
+      { kind: 'command', name: 'Undo', detail: 'Ctrl Z', open: () => this.back.step('undo') },
+      { kind: 'command', name: 'Redo', detail: 'Ctrl Shift Z', open: () => this.back.step('redo') },
       ...this.parts(),
     ];
   }

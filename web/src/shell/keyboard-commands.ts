@@ -5,6 +5,7 @@ import { Subject } from 'rxjs';
 import { HalfTyped } from '../data/half-typed';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
+import { StepsBack } from '../data/steps-back';
 import { OpenLabel } from './open-label';
 import { steps } from './steps';
 
@@ -29,6 +30,7 @@ export class KeyboardCommands {
   private readonly router = inject(Router);
   private readonly modal = inject(NgbModal);
   private readonly store = inject(JobStore);
+  private readonly back = inject(StepsBack);
   private readonly preferences = inject(Preferences);
   private readonly halfTyped = inject(HalfTyped);
   private readonly labels = inject(OpenLabel);
@@ -55,13 +57,13 @@ export class KeyboardCommands {
       keys: 'Ctrl Z',
       words: 'Undo',
       matches: (e) => (e.ctrlKey || e.metaKey) && !e.shiftKey && e.key.toLowerCase() === 'z',
-      run: () => this.store.step('undo'),
+      run: () => this.back.step('undo'),
     },
     {
       keys: 'Ctrl Shift Z',
-      words: 'Do again',
+      words: 'Redo',
       matches: (e) => (e.ctrlKey || e.metaKey) && e.shiftKey && e.key.toLowerCase() === 'z',
-      run: () => this.store.step('redo'),
+      run: () => this.back.step('redo'),
     },
     { keys: '#', words: 'A label is scanned: its line opens', matches: () => false, run: () => undefined },
     { keys: '?', words: 'Show the keys', matches: plain('?'), run: () => void this.showKeys() },

@@ -3,8 +3,8 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationStart, Router } from '@angular/router';
 import { NgbToast } from '@ng-bootstrap/ng-bootstrap';
 import { filter, map, merge, scan, Subject } from 'rxjs';
-import { JobStore } from '../data/job-store';
 import { Messages as Said, type Message } from '../data/messages';
+import { StepsBack } from '../data/steps-back';
 import { Icon } from '../shared/icon';
 
 interface Shown extends Message {
@@ -37,7 +37,10 @@ function withoutUndo(shown: readonly Shown[]): Shown[] {
           <div class="message">
             <span>{{ m.text }}</span>
             @if (m.undo) {
-              <button type="button" class="undo" (click)="undo(m.id)">Undo</button>
+              <button type="button" class="undo" (click)="undo(m)">Undo</button>
+            }
+            @if (m.action; as a) {
+              <button type="button" class="undo" (click)="away.next(m.id); a.run()">{{ a.label }}</button>
             }
             <button type="button" class="close" aria-label="Put the message away" (click)="away.next(m.id)"><g-icon name="x-lg" /></button>
           </div>
@@ -92,7 +95,7 @@ function withoutUndo(shown: readonly Shown[]): Shown[] {
   `,
 })
 export class Messages {
-  private readonly store = inject(JobStore);
+  private readonly back = inject(StepsBack);
   protected readonly away = new Subject<number>();
   private next = 0;
 
@@ -121,8 +124,8 @@ export class Messages {
     { initialValue: [] },
   );
 
-  protected undo(id: number): void {
+  protected undo({ id, of }: Shown): void {
     this.away.next(id);
-    this.store.step('undo');
+    this.back.step('undo', of);
   }
 }

@@ -1,8 +1,11 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { shopCommands, wordsOfCommands } from '@gewinde/core';
 import { NgbDropdown, NgbDropdownMenu, NgbDropdownToggle } from '@ng-bootstrap/ng-bootstrap';
-import { JobStore } from '../data/job-store';
+import { JobStore, type SaveState as SaveStateOf } from '../data/job-store';
 import type { PendingChange } from '../data/outbox';
+import { ShopOutbox } from '../data/shop-outbox';
 
 /** Whether what was done is on the server; pressed, what still waits, why, and what can be done about it. */
 @Component({
@@ -10,7 +13,7 @@ import type { PendingChange } from '../data/outbox';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [DatePipe, NgbDropdown, NgbDropdownMenu, NgbDropdownToggle],
   template: `
-    @let s = store.saveState();
+    @let s = state();
     <div ngbDropdown placement="bottom-end" container="body">
       <button type="button" class="saved g-figure" ngbDropdownToggle [class.waiting]="s.at === 'waiting'">
         <span role="status" aria-live="polite">
@@ -36,13 +39,11 @@ import type { PendingChange } from '../data/outbox';
             @for (w of waiting(); track w.key) {
               <li>
                 <span>{{ w.words }}</span>
-                <button type="button" class="g-button small" (click)="store.giveUp(w.key)" [attr.aria-label]="'Give up: ' + w.words">
-                  Give up
-                </button>
+                <button type="button" class="g-button small" (click)="w.giveUp()" [attr.aria-label]="'Give up: ' + w.words">Give up</button>
               </li>
             }
           </ul>
-          <button type="button" class="g-button" (click)="store.sendNow()">Try now</button>
+          <button type="button" class="g-button" (click)="sendNow()">Try now</button>
         }
       </div>
     </div>
@@ -81,13 +82,33 @@ import type { PendingChange } from '../data/outbox';
   `,
 })
 export class SaveState {
-  protected readonly store = inject(JobStore);
-  protected readonly waiting = computed(() => this.store.pending().map((change) => ({ key: change.key, words: inWords(change) })));
+  private readonly store = inject(JobStore);
+  private readonly shop = inject(ShopOutbox);
+  private readonly shopPending = toSignal(this.shop.pending$, { initialValue: [] });
+  private readonly shopTrouble = toSignal(this.shop.trouble$, { initialValue: null });
+  /** Of the job and of what all jobs share: saved is what nothing waits of. */
+  protected readonly state = computed((): SaveStateOf => {
+    const job = this.store.saveState();
+    if (this.shopPending().length === 0 || job.at === 'waiting') return job;
+    const reason = this.shopTrouble();
+    return reason === null ? { at: 'saving' } : { at: 'waiting', reason };
+  });
+  protected readonly waiting = computed(() => [
+    ...this.store.pending().map((change) => ({ key: change.key, words: inWords(change), giveUp: () => this.store.giveUp(change.key) })),
+    ...this.shopPending().map(({ key, commands }) => ({
+      key,
+      words: `${shopCommands[commands[0]!.do].words}${commands.length > 1 ? ` and ${commands.length - 1} more` : ''}`,
+      giveUp: () => this.shop.giveUp(key),
+    })),
+  ]);
+
+  protected sendNow(): void {
+    this.store.sendNow();
+    this.shop.sendNow();
+  }
 }
 
 function inWords(change: PendingChange): string {
   if (!('commands' in change)) return change.step === 'undo' ? 'Undo' : 'Do again';
-  const [first] = change.commands;
-  const words = (first?.do ?? '').replace('-', ' ');
-  return `${words.charAt(0).toUpperCase()}${words.slice(1)}${change.commands.length > 1 ? ` and ${change.commands.length - 1} more` : ''}`;
+  return wordsOfCommands(change.commands);
 }

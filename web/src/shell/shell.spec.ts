@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { feed, withPiece } from '../../../core/testing/sample-job';
+import { InSight } from '../data/in-sight';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { Messages as Said } from '../data/messages';
@@ -31,8 +32,8 @@ describe('the keys', () => {
     for (const c of commands) expect(dialog.text()).toContain(c.words);
   });
 
-  it('go to the steps, walk the rack, swap the units and undo', async () => {
-    const { request } = await openSampleJob();
+  it('go to the steps, walk the rack, swap the units, and undo what is seen', async () => {
+    const { request, http, messages } = await openSampleJob();
     const keyboard = TestBed.inject(KeyboardCommands);
     const router = jest.spyOn(TestBed.inject(Router), 'navigate');
     const heard: string[] = [];
@@ -46,8 +47,39 @@ describe('the keys', () => {
     keyboard.pressed(key('u'));
     expect(TestBed.inject(Preferences).system()).toBe('inch');
     keyboard.pressed(key('z', { ctrlKey: true }));
+    const told = { key: '6f2d6e1c-0000-4000-8000-000000000001', label: 'Edit L1 Feed: length', rows: [{ type: 'line', id: 'line1' }] };
+    request('GET', '/api/jobs/job/steps').flush({ undo: told });
     await settle();
-    expect(request('POST', '/api/jobs/job/undo').request.body).toHaveProperty('key');
+    // nothing of it is in sight: it is said first, and the same again does it
+    http.expectNone('/api/jobs/job/undo');
+    expect(messages.at(-1)).toMatchObject({ text: 'Undo “Edit L1 Feed: length”?', action: { label: 'Undo' } });
+    keyboard.pressed(key('z', { ctrlKey: true }));
+    request('GET', '/api/jobs/job/steps').flush({ undo: told });
+    await settle();
+    const undo = request('POST', '/api/jobs/job/undo');
+    expect(undo.request.body).toMatchObject({ of: told.key });
+    undo.flush({ ...changed('k'), kind: 'undo' });
+    await settle();
+    // what is in sight is undone at once
+    TestBed.inject(InSight).show(keyboard, ['line1']);
+    keyboard.pressed(key('z', { ctrlKey: true, shiftKey: true }));
+    request('GET', '/api/jobs/job/steps').flush({ redo: told });
+    await settle();
+    expect(request('POST', '/api/jobs/job/redo').request.body).toMatchObject({ of: told.key });
+  });
+
+  it('take back what is not on the server yet by what it is, and say so when nobody knows what would be undone', async () => {
+    const { store, sent, messages, request } = await openSampleJob();
+    const keyboard = TestBed.inject(KeyboardCommands);
+    store.edit('line', 'line1', { name: 'Kept' });
+    keyboard.pressed(key('z', { ctrlKey: true }));
+    expect(messages.at(-1)).toMatchObject({ text: 'Undo “Edit a line”?' });
+    const { key: name, request: edit } = sent();
+    edit.flush(changed(name));
+    await settle();
+    keyboard.pressed(key('z', { ctrlKey: true }));
+    request('GET', '/api/jobs/job/steps').flush({ code: 'database-away', message: 'away' }, { status: 503, statusText: 'away' });
+    expect(messages.at(-1)).toMatchObject({ tone: 'error', text: expect.stringContaining('not known') as string });
   });
 
   it('rest while something is typed, while a dialog is open, and for what they do not know', async () => {
@@ -216,7 +248,7 @@ describe('the bars', () => {
     expect(menu.textContent).toContain('The database does not answer. Kept in this browser');
     [...menu.querySelectorAll('button')].find((b) => b.textContent.includes('Try now'))!.click();
     sent();
-    menu.querySelector<HTMLButtonElement>('[aria-label="Give up: Edit line"]')!.click();
+    menu.querySelector<HTMLButtonElement>('[aria-label="Give up: Edit a line"]')!.click();
     await state.stable();
     expect(store.document()?.lines[0]?.name).toBe('Line 1');
     expect(state.find('.saved').textContent).toMatch(/saved/);
@@ -225,14 +257,18 @@ describe('the bars', () => {
 
 describe('messages', () => {
   it('are said once, carry their way back, and errors stay until put away', async () => {
-    const { request } = await openSampleJob();
+    const { request, store, sent } = await openSampleJob();
     const region = await render(Messages);
     const said = TestBed.inject(Said);
     said.tell('Pan deleted', { undo: true });
-    said.tell('Tank deleted', { undo: true });
+    store.attempt(() => store.change({ do: 'delete-line', id: 'line3' }), 'Tank deleted');
+    const { key: of, request: deletion } = sent();
+    deletion.flush(changed(of));
     await region.stable();
     expect(region.all('.undo')).toHaveLength(1); // undo takes back the newest, so only the newest offers it
     await region.press('button', 'Undo');
+    request('GET', '/api/jobs/job/steps').flush({ undo: { key: of, label: 'Delete Tank', rows: [] } });
+    // the message said what it is
     request('POST', '/api/jobs/job/undo').flush({ ...changed('k'), label: 'Delete Tank' });
     said.fault(new Error('It went wrong.'));
     await region.stable();

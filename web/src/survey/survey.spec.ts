@@ -183,7 +183,7 @@ describe('the port table', () => {
     await table.press('button', 'Duplicate port gallery');
     expect(sent().commands).toEqual([{ do: 'duplicate-port', id: 'gallery' }]);
     await table.press('button', 'Delete port gallery');
-    expect(messages).toEqual([
+    expect(messages).toMatchObject([
       { text: 'port gallery duplicated', tone: 'plain', undo: true },
       { text: 'port gallery cannot be deleted: L1 ends on it. Delete or move the line first.', tone: 'error' },
     ]);

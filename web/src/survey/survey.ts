@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
@@ -18,6 +29,7 @@ import {
 } from '@gewinde/core';
 import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { v4 as uuid } from 'uuid';
+import { InSight } from '../data/in-sight';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { DrawingView } from '../shared/drawing';
@@ -96,6 +108,14 @@ export class Survey {
         if (command === 'thread-bench') void (form ? form.openBench() : this.router.navigate(['/bench']));
         else if (command !== 'new-line') this.move(command === 'next' ? 1 : -1);
       });
+    const sight = inject(InSight);
+    effect(() =>
+      sight.show(
+        this,
+        [...this.components(), ...this.ports()].map(({ id }) => id),
+      ),
+    );
+    inject(DestroyRef).onDestroy(() => sight.leave(this));
     effect(() => {
       const port = this.port();
       untracked(() => this.editingId.set(port ?? null));

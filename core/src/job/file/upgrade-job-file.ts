@@ -21,6 +21,8 @@ const steps: Readonly<Record<number, (file: Loose, knownParts: ReadonlySet<strin
   6: (file) => file,
   // the day by which it is needed, optional
   7: (file) => file,
+  // parts beside the lines, optional
+  8: (file) => file,
 };
 
 /** A file of an earlier version as the newest one says it. */

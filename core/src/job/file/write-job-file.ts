@@ -44,11 +44,18 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     chosen: chosen && { fittings: chosen.fittings, branches: branches(chosen.branches) },
     ...(pinned ? { pinned: pinned.map((kept) => ({ fittings: kept.fittings, branches: branches(kept.branches) })) } : {}),
   });
-  const { number, name, description, running, neededBy } = document.job;
+  const { number, name, description, running, neededBy, beside } = document.job;
   return {
     format: 'gewinde-job',
     version: JOB_FILE_VERSION,
-    job: { number, name, description, ...(running ? { running } : {}), ...(neededBy ? { neededBy } : {}) },
+    job: {
+      number,
+      name,
+      description,
+      ...(running ? { running } : {}),
+      ...(neededBy ? { neededBy } : {}),
+      ...(beside?.length ? { beside } : {}),
+    },
     components: written.map((component) => ({ ...component, ports: component.ports.map(writtenPort) })),
     lines: [...document.lines]
       .sort(byOrder)

@@ -13,6 +13,7 @@ import * as listedPrices from './20261206_listed_prices.js';
 import * as componentMetal from './20261207_component_metal.js';
 import * as flow from './20261208_flow.js';
 import * as stockroom from './20261209_stockroom.js';
+import * as beside from './20261210_beside.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -29,4 +30,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261207_component_metal': componentMetal,
   '20261208_flow': flow,
   '20261209_stockroom': stockroom,
+  '20261210_beside': beside,
 };
