@@ -48,6 +48,7 @@ describe('a connector', () => {
     ['banjo m12x1.5', 'banjo bolt M12×1.5 with its eye', 'M12×1.5'],
     ['barb 3/8', 'hose barb 3/8 in', undefined],
     ['hose 10mm', 'hose bore 10 mm', undefined],
+    ['7/16-24 inverted flare f', 'inverted flare 1/4 in, female', '7/16-24 UNS'],
   ])('%s is %s', (notation, name, designation) => {
     const described = describeConnector(parseConnector(notation));
     expect(described.name).toBe(name);

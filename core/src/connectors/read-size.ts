@@ -47,6 +47,13 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
       if (token.kind === 'inch-thread') return inchText(token);
       return fail(`"${token.text}" is not a bolt thread.`, 'Type the bolt: banjo m12x1.5 or banjo 7/16-20.');
     case 'bore':
+      // a flare of tube is known by the thread of its nut as well: 7/16-24 is that of 1/4
+      if (token.kind === 'inch-thread') {
+        const size = sizeOfThread(family, token);
+        if (size !== undefined) return size;
+        const threads = threadsOf(family);
+        if (threads) return fail(`No ${family.name} has the thread ${inchText(token)}.`, `Its threads are ${threads}.`);
+      }
       if (token.kind === 'fraction') return fractionText(token);
       if (token.kind === 'millimetres') return `${number(first)}mm`;
       if (token.kind === 'dash') return dashToFraction(Number(first));
@@ -78,13 +85,17 @@ function flangeSize(bolts: Token, bore: Token, bolt: Token | undefined, fail: (m
 
 /** The dash size of a family that has this inch thread. */
 export function threadsOfDashes(family: Family, token: Token): string | undefined {
-  if (family.sizeKind !== 'dash') return undefined;
+  return family.sizeKind === 'dash' ? sizeOfThread(family, token) : undefined;
+}
+
+/** The size of a family that has this inch thread. */
+function sizeOfThread(family: Family, token: Token): string | undefined {
   const wanted = inchText(token);
   return family.sizes.find((size) => family.thread(size, 'male')?.designation.startsWith(`${wanted} `));
 }
 
 function threadsOf(family: Family): string {
-  return family.sizes.map((size) => family.thread(size, 'male')?.designation.replace(/ \S+$/, '')).join(', ');
+  return family.sizes.flatMap((size) => family.thread(size, 'male')?.designation.replace(/ \S+$/, '') ?? []).join(', ');
 }
 
 /** `1/4` of 0.25; undefined for what is no eighth or sixteenth. */

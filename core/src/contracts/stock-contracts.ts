@@ -9,7 +9,7 @@ import {
   StoreRulesRowSchema,
   SupplierSchema,
 } from '../stock/index.js';
-import { bytes, letters, OneOf, Words, type Frozen } from '../schema/index.js';
+import { bytes, counts, letters, OneOf, Words, type Frozen } from '../schema/index.js';
 import { contract } from './contract.js';
 import { ChangeKey } from './job-contracts.js';
 import { LIST_LIMIT, ShopChangeSchema } from './shop-contracts.js';
@@ -75,7 +75,22 @@ const PrintedSchema = Type.Object(
   { title: 'Printed' },
 );
 
+/** What of which length a job plans to cut, mm. */
+const PlannedLength = Type.Object({ id: RowId, mm: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000 }) }, strict);
+
 export const stockContracts = {
+  tellHosePlan: contract({
+    method: 'POST',
+    path: '/api/jobs/:id/hose-plan',
+    summary: 'What a job plans to cut from which length, told so that others hear of it; answers what others plan on the same lengths',
+    params: JobParams,
+    body: Type.Object({ lengths: Type.Array(PlannedLength, { maxItems: counts.lengthsReserved }) }, strict),
+    answer: Type.Object(
+      { others: Type.Array(Type.Object({ job: Type.String(), id: Type.String(), mm: Type.Number() })) },
+      { title: 'HosePlansOfOthers' },
+    ),
+    status: 200,
+  }),
   readStockroom: contract({
     method: 'GET',
     path: '/api/stockroom',

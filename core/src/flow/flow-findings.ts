@@ -14,7 +14,7 @@ export type FlowSeverity = 'attention' | 'advice';
 /** What the flow of a line can complain of: one rule a fault. */
 export const flowRules = {
   'size-fails': { severity: 'attention', hint: 'Take the size that is recommended, or look at the figures it is reckoned with.' },
-  'size-tight': { severity: 'advice', hint: 'It goes; a wider one is easier on the pump.' },
+  'size-tight': { severity: 'advice', hint: 'It goes; a wider one has more to spare.' },
   'hose-refused': { severity: 'attention', hint: 'Take a construction that bears it: see the list of hoses.' },
   'two-restrictors': { severity: 'attention', hint: 'Keep one: two behind one another let through less than either.' },
   'restrictor-hidden': { severity: 'advice', hint: 'Keep it in mind when a restrictor is chosen.' },

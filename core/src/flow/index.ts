@@ -1,3 +1,4 @@
+export { proposeSize } from './propose-size.js';
 export { FlowFigureError, kinematicViscosity, viscosityIndex } from './viscosity.js';
 export { frictionFactor, LAMINAR_TO, regimeOf, TURBULENT_FROM, type Regime } from './friction.js';
 export { dynamicBar, pressureLoss, reynoldsNumber, SMOOTH_MM, velocity, type PipeLoss, type StraightPipe } from './pressure-loss.js';

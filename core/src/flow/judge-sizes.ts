@@ -54,7 +54,10 @@ export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, rules: Flow
       verdict: refused || hard.length > 0 ? 'fails' : run.outcomes.length === 0 && !still ? 'open' : soft.length > 0 ? 'tight' : 'passes',
       says: refused ? 'hose will not do' : (hard[0]?.short ?? soft[0]?.short ?? ''),
       against: [...own, ...hard.map((h) => h.words), ...soft.map((h) => h.words)],
-      ...(limits.length > 0 ? { marginPercent: Math.max(-100, Math.round(Math.min(...limits.map((h) => h.left)) * 100)) } : {}),
+      // what is exceeded all the same says more than how far the rest is kept
+      ...(limits.length > 0 && (hard.length > 0 || soft.length === 0)
+        ? { marginPercent: Math.max(-100, Math.round(Math.min(...limits.map((h) => h.left)) * 100)) }
+        : {}),
     };
   });
   const reckoned = still || columns.some((c) => c.outcomes.length > 0);

@@ -27,3 +27,4 @@ export {
 } from './cut-length.js';
 export { roundMinusStraight, straightened } from './taped-round.js';
 export { hoseJoint, hoseEndProblem } from './hose-joint.js';
+export { dashOfBore } from './metric-hoses.js';

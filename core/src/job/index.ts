@@ -52,6 +52,7 @@ export {
   type ReadPlainList,
 } from './plain-list.js';
 export { besideWay, branchesIn, branchPorts, endsOn, fittingsNamed, partsOfWay, placedIn, reversedWay } from './line-path.js';
+export { fluidNamed, fluidOfPort } from './port-fluid.js';
 export { portDigestKey, portMoved } from './checked.js';
 export { stackOf, tapedOver, withTapedOver } from './taped-over.js';
 export { foundActions, foundStates, FoundSchema, type Found } from './line-schema.js';

@@ -9,13 +9,17 @@ import {
   asKept,
   assembleJob,
   assembleLine,
+  boreLeads,
   chooseTogether,
   differenceBetween,
+  DRAIN_BORE_MM,
+  gapOf,
   gapToHoseEnd,
   keptWay,
   placesForSensor,
   sensorMisfit,
   solveJob,
+  waysAcross,
   waysToHoseEnd,
   type SolvedJob,
 } from './index.js';
@@ -61,6 +65,17 @@ describe('a displaced sensor', () => {
     const places = placesForSensor(sensor.connector, seated, d, catalogue);
     expect(places[0]).toMatchObject({ port: { id: 'spare' }, chain: { fittings: [], jointCount: 1 } });
     expect(places.map((p) => p.port.id)).toEqual(['spare']);
+    // a pressure sender goes to oil first, to what nobody knows of last, and never to water or a breather
+    const called = (label: string): Port => ({ ...spare, id: label, label });
+    const oil: Port = { ...seated, sensor: { ...sensor, name: 'oil pressure sender' } };
+    const many = withPorts({
+      ports: [
+        ...document.ports.filter((p) => p.id !== 'gallery'),
+        oil,
+        ...['side port', 'water outlet', 'breather', 'main oil gallery'].map(called),
+      ],
+    });
+    expect(placesForSensor(sensor.connector, oil, many, catalogue).map((p) => p.port.label)).toEqual(['main oil gallery', 'side port']);
     // a port whose own sensor has moved away is free, and the new one is not
     const away: Port = { ...held, sensor: { ...sensor, movedTo: { portId: 'spare', fittings: [] } } };
     const after = { ...d, ports: d.ports.map((p) => (p.id === 'held' ? away : p)) };
@@ -215,6 +230,19 @@ describe('a whole job', () => {
   };
   const open = (l: typeof feed) => withWay(withWay(l, 0, null), 1, null);
   const checked = { at: null, digest: {} };
+
+  it('takes of a drain what its list has first: the fewest joints, and the widest of them', () => {
+    const drainOf = (service: 'turbo-drain' | 'cooler') => ({ ...document, lines: [{ ...open(document.lines[1]!), service }] });
+    for (const { at, way } of solve(drainOf('turbo-drain')).solved.ends) {
+      const { lines } = assembleJob(drainOf('turbo-drain'), catalogue);
+      const listed = waysAcross(gapOf(lines[0]!.ways[at]!)!, catalogue, { weights: usualWeights, boreLeads: true }).ways;
+      expect([way!.jointCount, way!.leastBoreMm]).toEqual([listed[0]!.jointCount, listed[0]!.leastBoreMm]);
+      expect(Math.min(...listed.map((w) => w.leastBoreMm))).toBeGreaterThanOrEqual(DRAIN_BORE_MM);
+      const same = listed.filter((w) => w.jointCount === listed[0]!.jointCount).map((w) => w.leastBoreMm);
+      expect(same).toEqual([...same].sort((a, b) => b - a));
+    }
+    expect(boreLeads(drainOf('cooler').lines[0]!)).toBe(false);
+  });
 
   it('solves the open ends, leaves decided and checked ones alone, and says what it cannot', () => {
     const noHose = withPiece(open(document.lines[2]!), { hose: null, endA: null, endB: null });

@@ -1,7 +1,7 @@
 import { solveChains, type Chain, type ChainWeights } from '../chains/index.js';
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
-import { userOfPort, type Catalogue, type JobDocument, type Line, type Port } from '../job/index.js';
+import { fluidNamed, fluidOfPort, userOfPort, type Catalogue, type JobDocument, type Line, type Port } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import type { PortTerminal } from './assembled-line.js';
 import { finding, type Finding, type FindingPlace } from './findings.js';
@@ -15,7 +15,7 @@ export interface SensorPlace {
 }
 
 /**
- * The free ports of the job where a displaced sensor could go, fewest joints first. Its old port, and ports that lines or other
+ * The free ports of the job where a displaced sensor could go: those of its fluid, as far as names and lines tell it, fewest joints first. Its old port, and ports that lines or other
  * sensors have, are not free.
  */
 export function placesForSensor(
@@ -25,8 +25,13 @@ export function placesForSensor(
   catalogue: Catalogue,
   weights?: ChainWeights,
 ): SensorPlace[] {
+  const fluid = fluidNamed(from.sensor?.name ?? '') ?? fluidOfPort(from, document);
+  const fluids = new Map(document.ports.map((port) => [port.id, fluidOfPort(port, document)]));
+  // what is known to hold something else is no place for it; what nobody knows of comes last
+  const unknown = (port: Port): number => Number(fluid !== undefined && fluids.get(port.id) === undefined);
   return document.ports
     .filter((port) => port.id !== from.id && isFree(port, document, from.id))
+    .filter((port) => fluid === undefined || (fluids.get(port.id) ?? fluid) === fluid)
     .flatMap((port) => {
       // where the thread is not certain, nothing is promised
       if (!port.connector) return [];
@@ -34,7 +39,7 @@ export function placesForSensor(
       const chain = solveChains({ ...query, ...(weights ? { weights } : {}) }).chains[0];
       return chain ? [{ port, chain }] : [];
     })
-    .sort((a, b) => a.chain.jointCount - b.chain.jointCount || a.chain.costMinor - b.chain.costMinor);
+    .sort((a, b) => unknown(a.port) - unknown(b.port) || a.chain.jointCount - b.chain.jointCount || a.chain.costMinor - b.chain.costMinor);
 }
 
 /** Free for the sensor of `besides`, whose own place is. */

@@ -19,6 +19,7 @@ import type { HoseEnd } from '../hose/index.js';
 import { findFitting, findHoseEnd, partsOfWay, reversedWay, type Catalogue, type KeptWay, type Port, type Wishes } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
 import type { AssembledWay, HoseTerminal, Terminal } from './assembled-line.js';
+import { DRAIN_BORE_MM } from './drain-bore.js';
 import { otherEnds, type EndOnHose } from './other-ends.js';
 import { wayName } from './way-name.js';
 
@@ -56,6 +57,8 @@ export interface WaysOptions {
   readonly bare?: boolean;
   /** Only the ways to the end that is on the hose. */
   readonly ownEnd?: boolean;
+  /** Of a drain by its fall: what is wide enough first, among ways of as many joints the wider, whatever it costs. */
+  readonly boreLeads?: boolean;
 }
 
 /** Most fittings of a way, where nothing else is wished. */
@@ -123,6 +126,7 @@ export function takeOffsOf({ from, to }: Gap, wishes: Wishes = {}): (TakeOff & {
  * hangs on its thread counts.
  */
 export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions = {}): WaysAnswer {
+  if (options.boreLeads) return widestFirst(gap, catalogue, options);
   const { wishes = {}, limit = 8 } = options;
   const { mostFittings, keepSensor: _keep, branchFor: _branch, ...constraints } = wishes;
   const backwards = gap.from.boreMm !== undefined && gap.to.boreMm === undefined;
@@ -170,6 +174,19 @@ export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions 
     const { message, field, hint } = error;
     return { ways: [], missingLinks: [], explanation: '', inTheWay: [], contradiction: { message, field, hint } };
   }
+}
+
+/** The ways of a drain: those that are wide enough are asked for, and the rest only where there is none. */
+function widestFirst(gap: Gap, catalogue: Catalogue, options: WaysOptions): WaysAnswer {
+  const { boreLeads: _, ...rest } = options;
+  const { wishes = {} } = options;
+  const wide =
+    wishes.leastBoreMm === undefined
+      ? waysAcross(gap, catalogue, { ...rest, bare: true, wishes: { ...wishes, leastBoreMm: DRAIN_BORE_MM } })
+      : undefined;
+  const answer = wide && wide.ways.length > 0 ? wide : waysAcross(gap, catalogue, rest);
+  const ways = [...answer.ways].sort((a, b) => a.jointCount - b.jointCount || b.leastBoreMm - a.leastBoreMm || a.costMinor - b.costMinor);
+  return { ...answer, ways };
 }
 
 /** What another end costs more than the one it replaces, minor units; nothing where either has no price. */

@@ -111,9 +111,24 @@ describe('a kit', () => {
     expect(check.fits).toEqual([]);
     expect(check.not[0]!.why).toBe('The job has as many of it as it needs.');
     expect(check.not[1]!.why).toMatch(/, not .*, as in /);
-    expect(check.not[2]!.why).toMatch(/ends .*, not|angle 90°, not|No .* of the job is like it/);
+    expect(check.not[2]!.why).toMatch(/ends .*, not|angle 90°, not|The job needs no elbow/);
     expect([check.singlyMinor, check.unpriced, check.look]).toEqual([0, [], []]);
     expect(check.missing.some((m) => m.part === RING)).toBe(false);
+  });
+
+  it('is compared with its own kind only, under the names that the store has for its figures', () => {
+    const tank = {
+      ...catalogue.fittings.find((f) => f.ends.length === 2 && !f.angleDeg)!,
+      id: 'can',
+      name: 'Catch tank',
+      kind: 'tank' as const,
+    };
+    const supply = catalogue.supplies.find((s) => s.kind === 'clamp' && !needsOf().some((n) => n.part === s.id))!;
+    const stocked = { ...catalogue, fittings: [...catalogue.fittings, tank] };
+    const holds = ['can', supply.id].map((part) => ({ part, quantity: 1 }));
+    const check = kitCheck({ holds, prices: [{ fromPacks: 1, packMinor: 1 }] }, needsOf(), [], stocked);
+    expect(check.not[0]!.why).toBe('The job needs no tank.');
+    expect(check.not.map((n) => n.why).join()).not.toMatch(/[a-z]Mm|minTempC/);
   });
 
   it('with a part nobody sells singly names it, and asks for a body to be tried on the engine', () => {

@@ -1,5 +1,6 @@
 import { formatConnector } from '../connectors/index.js';
-import { findEntry, figuresIn, sectionOf, type Catalogue, type PartEntry } from '../job/index.js';
+import { kindOf } from '../fittings/index.js';
+import { fieldsOf, findEntry, figuresIn, sectionOf, type Catalogue, type PartEntry } from '../job/index.js';
 import type { BuyableOffer } from './offers-for.js';
 import { priceFor } from './offers-for.js';
 
@@ -95,19 +96,24 @@ function whyNot(part: string, needs: readonly Needed[], catalogue: Catalogue): s
   const nearest = needs
     .flatMap((n) => {
       const other = findEntry(catalogue, n.part);
-      if (!other || sectionOf(other) !== sectionOf(entry)) return [];
+      if (!other || kindOfEntry(other) !== kindOfEntry(entry)) return [];
       const others = told(other);
       const differ = Object.keys(own).filter((key) => own[key] !== others[key]);
       return [{ name: n.name, differ, others }];
     })
     .sort((a, b) => a.differ.length - b.differ.length)[0];
-  if (!nearest) return `No ${sectionOf(entry)} of the job is like it.`;
+  if (!nearest) return `The job needs no ${kindOfEntry(entry)}.`;
   if (nearest.differ.length === 0) return `It differs from ${nearest.name} in nothing the catalogue says: compare codes.`;
-  const words = nearest.differ.map((key) => `${key} ${own[key]}, not ${nearest.others[key]}`);
+  const words = nearest.differ.map((key) => `${key} ${own[key] ?? 'none'}, not ${nearest.others[key] ?? 'none'}`);
   return `${words.join('; ')}, as in ${nearest.name}.`;
 }
 
-/** What tells a part from another of its section, in words. */
+/** What a part is compared within: an adapter with adapters, a catch tank with catch tanks. */
+function kindOfEntry(entry: PartEntry): string {
+  return entry.kind === 'fitting' ? kindOf(entry.part) : sectionOf(entry);
+}
+
+/** What tells a part from another of its kind, under the names that its form has for it. */
 function told(entry: PartEntry): Record<string, string> {
   switch (entry.kind) {
     case 'fitting': {
@@ -134,9 +140,15 @@ function told(entry: PartEntry): Record<string, string> {
       return { core: entry.part.construction, size: `-${entry.part.dash}` };
     case 'supply':
       return Object.fromEntries(
-        Object.entries(figuresIn(entry))
-          .filter(([, v]) => typeof v === 'string' || typeof v === 'number')
-          .map(([k, v]) => [k, String(v)]),
+        fieldsOf(sectionOf(entry)).flatMap((field) => {
+          const value = figuresIn(entry)[field.name];
+          if (typeof value !== 'string' && typeof value !== 'number') return [];
+          return [[field.label.toLowerCase(), `${value}${unitOf(field.type)}`]];
+        }),
       );
   }
+}
+
+function unitOf(type: string): string {
+  return { mm: ' mm', bar: ' bar', celsius: ' °C' }[type] ?? '';
 }

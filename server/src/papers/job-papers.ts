@@ -87,7 +87,11 @@ export async function partsPdf(job: AssembledJob, size: PaperSize, system: UnitS
   });
 }
 
+/** A ticket is as high as this, or higher where its joints say more. */
 const TICKET_HEIGHT = 118 * MM;
+/** Where the words of a ticket's ends begin, and what stands beside their codes. */
+const ENDS_AT = 73 * MM;
+const BESIDE_CODE = 15 * MM;
 
 /** Cut tickets, two a page, each with what the bench needs to make the hose and to fit it. */
 export async function ticketsPdf(
@@ -102,7 +106,7 @@ export async function ticketsPdf(
     { size, title: head, head, foot: 'Check each end against the hose before the saw. Sleeve and nuts go on before the second end.' },
     async (pdf) => {
       for (const [i, ticket] of tickets.entries()) {
-        if (i > 0 && pdf.y + TICKET_HEIGHT > pdf.page.height - pdf.page.margins.bottom) {
+        if (i > 0 && pdf.y + heightOf(pdf, ticket, system) > pdf.page.height - pdf.page.margins.bottom) {
           pdf.addPage();
           pdf.y = pdf.page.margins.top;
         }
@@ -113,12 +117,31 @@ export async function ticketsPdf(
   );
 }
 
+/** What an end is made up with, joint by joint: the figure first, and whole. */
+function jointWords({ joints }: CutTicket['ends'][number], system: UnitSystem): string[] {
+  return joints.map((j) => `${j.number}: ${j.makeUp ? formatMakeUp(j.makeUp, system) : 'no figure: by its maker'} · ${j.words}`);
+}
+
+function overWords({ adapters }: CutTicket['ends'][number]): string {
+  return `over: ${adapters.length > 0 ? adapters.join(' · ') : 'straight on'}`;
+}
+
+function heightOf(pdf: Pdf, ticket: CutTicket, system: UnitSystem): number {
+  const width = (pdf.page.width - pdf.page.margins.left - pdf.page.margins.right) / 2 - 6 * MM;
+  pdf.font('text').fontSize(8.5);
+  const ends = ticket.ends.map((end) =>
+    [overWords(end), ...jointWords(end, system)].reduce((sum, words) => sum + pdf.heightOfString(words, { width }), 0),
+  );
+  return Math.max(TICKET_HEIGHT, ENDS_AT + BESIDE_CODE + Math.max(...ends) + 9 * MM);
+}
+
 async function drawTicket(pdf: Pdf, ticket: CutTicket, job: AssembledJob, system: UnitSystem, day: string): Promise<void> {
   const { left, right } = pdf.page.margins;
   const width = pdf.page.width - left - right;
   const top = pdf.y;
+  const height = heightOf(pdf, ticket, system);
   pdf
-    .rect(left, top, width, TICKET_HEIGHT - 6 * MM)
+    .rect(left, top, width, height - 6 * MM)
     .lineWidth(1)
     .strokeColor(INK)
     .stroke();
@@ -221,18 +244,11 @@ async function drawTicket(pdf: Pdf, ticket: CutTicket, job: AssembledJob, system
       .font('text')
       .fontSize(8.5)
       .text(`${end.hoseEnd} · ${end.port}`, x, pdf.y, { width: own - 18 * MM });
-    const adapters = end.adapters.length > 0 ? end.adapters.join(' · ') : 'straight on';
-    pdf.text(`over: ${adapters}`, x, Math.max(pdf.y, y + 15 * MM), { width: own });
-    for (const joint of end.joints.slice(0, 4))
-      pdf.text(
-        `${joint.number}: ${joint.makeUp ? formatMakeUp(joint.makeUp, system) : 'no figure: by its maker'} · ${joint.words}`,
-        x,
-        pdf.y,
-        { width: own, height: 10.5, ellipsis: true },
-      );
+    pdf.text(overWords(end), x, Math.max(pdf.y, y + BESIDE_CODE), { width: own });
+    for (const words of jointWords(end, system)) pdf.text(words, x, pdf.y, { width: own });
   }
   pdf.x = left;
-  pdf.y = top + TICKET_HEIGHT;
+  pdf.y = top + height;
 }
 
 /** Two columns of labels on a sheet, or one a page of label stock, 62 × 29 mm. */
@@ -255,16 +271,14 @@ export async function labelsPdf(tickets: readonly CutTicket[], size: PaperSize, 
         .fontSize(15)
         .fillColor(INK)
         .text(title, x + 23 * MM, y + 2 * MM, { width: 38 * MM, height: 17, lineBreak: false });
-      // the hose end may need two rows
-      const places = [
-        { top: 9, height: 10 },
-        { top: 13.5, height: 21 },
-        { top: 22, height: 10 },
-      ];
-      rest.slice(0, places.length).forEach((line, n) => {
-        const { top, height } = places[n]!;
+      // where it goes and what is on it may need two rows each; the last has its own
+      const [row, foot] = [10, y + 27.5 * MM];
+      pdf.y = y + 9 * MM;
+      rest.forEach((line, n) => {
         pdf.font(n === 0 ? 'strong' : 'text').fontSize(8);
-        pdf.text(line, x + 23 * MM, y + top * MM, { width: 38 * MM, height, ellipsis: true });
+        const left = Math.floor((foot - pdf.y) / row) - (rest.length - 1 - n);
+        const rows = Math.min(2, left, Math.ceil(pdf.heightOfString(line, { width: 38 * MM }) / row - 0.1));
+        if (rows > 0) pdf.text(line, x + 23 * MM, pdf.y, { width: 38 * MM, height: rows * row, ellipsis: true });
       });
     }
     if (labels.length === 0) pdf.fontSize(8).text('No hose is ready.', 4, 4);

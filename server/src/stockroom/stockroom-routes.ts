@@ -14,6 +14,7 @@ import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
 import type { LabelPrinter } from '../stand-ins/label-printer/label-printer.js';
 import type { SupplierDesk } from '../stand-ins/supplier/supplier-desk.js';
+import { tellHosePlan } from './hose-plans.js';
 import { sendToSupplier } from './send-order.js';
 import { readMoves, readStockroom, readStoreRules } from './stockroom-store.js';
 import { today } from '../shop/today.js';
@@ -26,6 +27,7 @@ export interface Outside {
 /** What is bought, kept and cut; plans of it; papers; and the two things outside: suppliers and the label printer. */
 export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Feature & Outside): Promise<void> {
   serve(app, stockContracts.readStockroom, async ({ query }) => readStockroom(db, query.job));
+  serve(app, stockContracts.tellHosePlan, async ({ params, body }) => tellHosePlan(db, params.id, body.lengths));
   serve(app, stockContracts.readMoves, async ({ query }) => readMoves(db, query.part));
   serve(app, planContracts.planCuts, async ({ body }) => heavy.run('planCutsOf', body));
   serve(app, planContracts.planOrders, async ({ body }) => heavy.run('planOrdersOf', body));

@@ -10,6 +10,7 @@ import { StockroomStore } from '../data/stockroom-store';
 import type { ShownBar, ShownPiece } from './bars';
 import { MeasuredDialog } from './measured-dialog';
 import { SpoilDialog } from './spoil-dialog';
+import { TakeBackDialog } from './take-back-dialog';
 
 export interface AtTheBench {
   readonly shown: ShownPiece;
@@ -82,12 +83,15 @@ export class AtTheSaw {
     await dialog.result.catch(() => undefined);
   }
 
-  /** A piece that the job does not ask for any more goes back as an offcut. */
-  protected async putBack(made: CutMade): Promise<void> {
-    const keepMm = made.finalMm ?? made.measuredMm;
+  /** A cut that was not to be: not sawn, its length is whole again; sawn, the piece hangs on the rack. */
+  protected async takeBack(made: CutMade): Promise<void> {
+    const dialog = this.modal.open(TakeBackDialog, { ariaLabelledBy: 'take-back-title' });
+    (dialog.componentInstance as TakeBackDialog).cut.set(made);
+    const sawn = (await dialog.result.catch(() => undefined)) as boolean | undefined;
+    if (sawn === undefined) return;
     await this.attempt(
-      () => firstValueFrom(this.stock.change({ do: 'spoil-cut', id: made.id, version: made.version, keepMm, note: 'not needed any more' })),
-      `${made.ticket} went back to the rack`,
+      () => firstValueFrom(this.stock.change({ do: 'take-back-cut', id: made.id, version: made.version, sawn })),
+      sawn ? `${made.ticket} hangs on the rack` : `${made.lengthId} is whole again`,
     );
   }
 

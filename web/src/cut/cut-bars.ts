@@ -4,6 +4,7 @@ import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { ServiceGlyph } from '../shared/service-glyph';
+import { HoseBooking } from '../stock/hose-booking';
 import { today } from '../stock/today';
 import type { ShownBar, ShownGroup } from './bars';
 
@@ -25,6 +26,7 @@ export class CutBars {
   private readonly view = inject(JobView);
   private readonly stock = inject(StockroomStore);
   private readonly preferences = inject(Preferences);
+  private readonly booking = inject(HoseBooking);
 
   private readonly sheetMm = computed(() => Math.max(LEAST_SHEET_MM, ...this.groups().flatMap((g) => g.bars.map((b) => b.shownMm))));
   protected readonly rows = computed(() => this.groups().filter((g) => g.bars.length > 0));
@@ -56,6 +58,10 @@ export class CutBars {
     const catalogue = this.view.catalogue();
     if (!length || !catalogue) return '';
     return lengthCautions(length, catalogue, this.stock.rules(), today()).join(' ');
+  }
+  /** What others have reserved or plan of it, and what this job has. */
+  protected booked({ length }: ShownBar): string {
+    return length ? this.booking.said(length, (mm) => formatCut(mm, this.preferences.system())) : '';
   }
   /** What is left after the last cut. */
   protected left({ bar }: ShownBar): number {

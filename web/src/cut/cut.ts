@@ -23,6 +23,7 @@ import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { Icon } from '../shared/icon';
 import { CutPlans } from '../stock/cut-plans';
+import { HoseBooking } from '../stock/hose-booking';
 import { shortDay } from '../stock/today';
 import { StoreRulesDialog } from '../stock/store-rules-dialog';
 import { AtTheSaw } from './at-the-saw';
@@ -58,6 +59,7 @@ export class Cut {
   protected readonly preferences = inject(Preferences);
   protected readonly plans = inject(CutPlans);
   protected readonly stock = inject(StockroomStore);
+  protected readonly booking = inject(HoseBooking);
   protected readonly job = computed(() => this.view.document()?.job);
   protected readonly initials = new FormControl(this.preferences.initials(), { nonNullable: true });
   /** `?show=tickets`. */
@@ -155,6 +157,16 @@ export class Cut {
 
   protected rules(): void {
     this.modal.open(StoreRulesDialog, { ariaLabelledBy: 'store-rules-title', size: 'lg', scrollable: true });
+  }
+
+  /** What is planned is kept for this job, or given free again. */
+  protected async book(reserve: boolean): Promise<void> {
+    try {
+      await (reserve ? this.booking.reserve() : this.booking.release());
+      this.messages.tell(reserve ? 'The lengths of this plan are reserved for this job' : 'Nothing is reserved for this job any more');
+    } catch (error) {
+      this.messages.fault(error);
+    }
   }
 
   protected async toPrinter(): Promise<void> {

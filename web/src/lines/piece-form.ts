@@ -10,6 +10,7 @@ import {
   hoseLimits,
   hoseSize,
   hosesOfSize,
+  proposeSize,
   LONGEST_LINE_MM,
   straightened,
   type AssembledLine,
@@ -242,10 +243,12 @@ export class PieceForm {
     return { length: length === null ? null : { mm: length, as: as ?? piece.length?.as ?? this.row.group.controls.as.value } };
   }
 
-  /** A hose of a construction in the size that is wanted, or the first it is made in; while there is none, what is wanted. */
+  /** A hose of a construction in the size that is wanted, or the one that its ports and its service ask for; while there is none, what is wanted. */
   private hoseFor({ construction, size }: { construction: string | null; size: string | null }): Set {
     const made = this.hoses().filter((h) => h.construction === construction);
-    const found: Hose | undefined = made.find((h) => hoseSize(h) === size) ?? made[0];
+    const { line, portA, portB } = this.assembled();
+    const ports = [portA.port.connector, portB.port.connector];
+    const found: Hose | undefined = made.find((h) => hoseSize(h) === size) ?? proposeSize(made, line.service, ports);
     if (found) return { hose: found.id };
     const dash = size?.startsWith('-') ? Number(size.slice(1)) : undefined;
     return { hose: null, wanted: { ...(construction === null ? {} : { construction }), ...(dash === undefined ? {} : { dash }) } };

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, li
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   asKept,
+  boreLeads,
   differenceBetween,
   findFitting,
   findHoseEnd,
@@ -125,7 +126,12 @@ export class WaysTable {
       const gap = this.gap();
       if (!gap || !this.view.catalogue()) return null;
       const used = this.usedElsewhere();
-      const options = { wishes: this.wishes(), weights: this.weights(), usedElsewhere: new Set(used) };
+      const options = {
+        wishes: this.wishes(),
+        weights: this.weights(),
+        usedElsewhere: new Set(used),
+        ...(boreLeads(this.line().line) ? { boreLeads: true } : {}),
+      };
       const question = { gap, options };
       return { key: JSON.stringify([question, used]), question };
     },

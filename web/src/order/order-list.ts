@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { findEntry, lateLines, lineTotal, openPacks, orderStateWords, orderTotal, stockContracts, type PurchaseOrder } from '@gewinde/core';
+import {
+  findEntry,
+  isUnderWay,
+  lateLines,
+  lineTotal,
+  openPacks,
+  orderStateWords,
+  orderTotal,
+  stockContracts,
+  type PurchaseOrder,
+} from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
@@ -85,6 +95,7 @@ export class OrderList {
   private told(order: PurchaseOrder) {
     const late = new Set(lateLines(order, today()).map((l) => l.key));
     const catalogue = this.view.catalogue();
+    const under = isUnderWay(order);
     return {
       order,
       supplier: this.stock.suppliers().find((s) => s.id === order.supplierId)?.name ?? 'a supplier that is gone',
@@ -95,13 +106,13 @@ export class OrderList {
         late: late.has(line.key),
         total: lineTotal(line),
         dearer: line.confirmedMinor !== undefined && line.confirmedMinor !== line.packMinor,
-        short: line.confirmedPacks !== undefined && line.confirmedPacks < line.packs,
+        short: under && openPacks(line) > 0 && line.confirmedPacks !== undefined && line.confirmedPacks < line.packs,
         pack:
           line.holds.length > 1
             ? `kit of ${line.holds.length}`
             : packOf(line.holds[0]!.quantity, catalogue ? findEntry(catalogue, line.holds[0]!.part)?.kind : undefined),
       })),
-      under: order.state === 'sent' || order.state === 'confirmed' || order.state === 'part',
+      under,
       failed: order.deliveries.flatMap((d) =>
         d.lines.flatMap((l) => l.checks.filter((c) => !c.ok).map((c) => ({ on: d.on, check: c.check, note: c.note ?? '' }))),
       ),

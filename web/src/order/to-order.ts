@@ -150,6 +150,29 @@ export class ToOrder {
     );
   }
 
+  /** What somebody has ordered too much of is this job's by a press. */
+  protected async takeOver(row: NeedRow): Promise<void> {
+    const jobId = this.job()!.id;
+    let wanted = row.toBuy;
+    const commands = (row.over ?? []).flatMap(({ order, key, quantity: there }): StockCommand[] => {
+      const quantity = Math.min(wanted, there);
+      wanted -= quantity;
+      return quantity > 0 ? [{ do: 'claim-order', id: order.id, version: order.version, key, part: row.part, jobId, quantity }] : [];
+    });
+    await this.attempt(async () => {
+      await firstValueFrom(this.stock.change(...commands));
+      this.messages.tell(`${row.name}: taken from what is over in ${row.over![0]!.order.number}`);
+    });
+  }
+  protected overIn(row: NeedRow): string {
+    const quantity = (row.over ?? []).reduce((sum, o) => sum + o.quantity, 0);
+    return `${this.amount(row, Math.min(quantity, row.toBuy))} over in ${row.over![0]!.order.number}`;
+  }
+  protected async beside(): Promise<void> {
+    const { BesideDialog } = await import('./beside-dialog');
+    this.modal.open(BesideDialog, { ariaLabelledBy: 'beside-title', size: 'lg', scrollable: true });
+  }
+
   protected rules(): void {
     this.modal.open(StoreRulesDialog, { ariaLabelledBy: 'store-rules-title', size: 'lg', scrollable: true });
   }
@@ -187,7 +210,10 @@ export class ToOrder {
     const job = this.job();
     const plan = this.plans.plan();
     if (!job || !plan) return;
-    const commands = writeOrders(plan, this.plans.offers(), job, { known: this.stock.room().orders });
+    const commands = writeOrders(plan, this.plans.offers(), job, {
+      known: this.stock.room().orders,
+      needs: this.plans.needs()?.rows ?? [],
+    });
     await this.attempt(async () => {
       await firstValueFrom(this.stock.change(...commands));
       this.seen.set(null);
