@@ -1,11 +1,5 @@
 import type { Grained } from './cut-problem.js';
-import type { Pattern } from './patterns.js';
-
-/** Bars that are cut, each by its pattern, and how many pieces of each size found no bar. */
-export interface Plan {
-  readonly patterns: readonly Pattern[];
-  readonly unmet: readonly number[];
-}
+import type { Plan } from './plan.js';
 
 /**
  * A plan at once: the longest piece first, each into the opened bar that it fills best, else into the shortest new one that holds it. Good

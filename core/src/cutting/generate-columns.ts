@@ -1,5 +1,5 @@
 import { inMm, missed, type Grained } from './cut-problem.js';
-import type { Plan } from './first-plan.js';
+import type { Plan } from './plan.js';
 import type { Mip, MipSolver } from './mip.js';
 import { bestPatterns, greatestCommon, gridOf, type Pattern } from './patterns.js';
 
@@ -39,6 +39,41 @@ export function coverProgram(problem: Grained, patterns: readonly Pattern[], who
 }
 
 /**
+ * The same in whole numbers where every piece is to find a bar, told in a way that a solver finds its way in: how many of each bar are opened
+ * are variables of their own, which alone have a cost, and which together must hold what all pieces weigh.
+ */
+export function wholeProgram({ sizes, bars }: Grained, patterns: readonly Pattern[]): Mip {
+  const names = patterns.map((_, i) => `x${i}`);
+  const opened = bars.map((_, at) => `y${at}`);
+  const weight = sizes.reduce((sum, s) => sum + s.wanted * s.weight, 0);
+  return {
+    minimise: new Map(opened.map((name, at) => [name, inMm(bars[at]!.length)] as const)),
+    rows: [
+      ...sizes.map((s, i) => ({
+        name: `c${i}`,
+        terms: new Map(patterns.flatMap((p, at) => (p.counts[i]! > 0 ? [[names[at]!, p.counts[i]!] as const] : []))),
+        is: '>=' as const,
+        than: s.wanted,
+      })),
+      ...opened.map((name, at) => ({
+        name: `o${at}`,
+        terms: new Map([...patterns.flatMap((p, i) => (p.bar === at ? [[names[i]!, 1] as const] : [])), [name, -1] as const]),
+        is: '=' as const,
+        than: 0,
+      })),
+      {
+        name: 'room',
+        terms: new Map(opened.map((name, at) => [name, inMm(bars[at]!.holds)] as const)),
+        is: '>=' as const,
+        than: inMm(weight),
+      },
+    ],
+    whole: [...names, ...opened],
+    most: new Map(opened.flatMap((name, at) => (bars[at]!.count === Infinity ? [] : [[name, bars[at]!.count] as const]))),
+  };
+}
+
+/**
  * Patterns by column generation: a linear program prices the pieces, a knapsack finds for each bar the pattern that is worth more than its bar,
  * until there is none. The bound is that of the linear program, raised to the next total that bars can come to.
  */
@@ -47,7 +82,8 @@ export async function generateColumns(problem: Grained, start: Plan, solver: Mip
   const { grid, exact } = gridOf(problem, MOST_STEPS);
   const patterns = distinct([...start.patterns, ...singles(problem)]);
   const known = new Set(patterns.map(keyOf));
-  const plain = inMm(sizes.reduce((sum, s) => sum + s.wanted * s.length, 0));
+  // no plan opens less than its pieces are long, and every total is one that bars can come to
+  const plain = raised(inMm(sizes.reduce((sum, s) => sum + s.wanted * s.length, 0)), problem);
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const answer = await solver.solve(coverProgram(problem, patterns, false), 5);
     const price = sizes.map((_, i) => Math.max(0, answer.price(`c${i}`)));
@@ -59,7 +95,10 @@ export async function generateColumns(problem: Grained, start: Plan, solver: Mip
     if (better.length === 0) {
       // where not all fit, the sum holds what it costs to leave pieces out: no length
       const allFit = sizes.every((_, i) => answer.value(`u${i}`) < LESS);
-      return { patterns, boundMm: exact && allFit && answer.status === 'optimal' ? raised(answer.objective, problem) : allFit ? plain : 0 };
+      return {
+        patterns,
+        boundMm: exact && allFit && answer.status === 'optimal' ? Math.max(plain, raised(answer.objective, problem)) : allFit ? plain : 0,
+      };
     }
     for (const { pattern } of better) {
       known.add(keyOf(pattern));
@@ -78,7 +117,7 @@ function distinct(patterns: readonly Pattern[]): Pattern[] {
 }
 
 /** Each bar full of one size. */
-function singles({ sizes, bars }: Grained): Pattern[] {
+export function singles({ sizes, bars }: Grained): Pattern[] {
   return bars.flatMap(({ holds }, bar) =>
     sizes.flatMap(({ weight, wanted }, i) => {
       const n = Math.min(wanted, Math.floor(holds / weight));

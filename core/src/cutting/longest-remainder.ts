@@ -1,5 +1,5 @@
 import { inMm, type Grained } from './cut-problem.js';
-import type { Plan } from './first-plan.js';
+import type { Plan } from './plan.js';
 import type { MipSolver } from './mip.js';
 import { leftOf, type Pattern } from './patterns.js';
 

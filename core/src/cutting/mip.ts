@@ -18,8 +18,8 @@ export interface Mip {
 }
 
 export interface MipAnswer {
-  /** `optimal`, or the best that was `found` when the time was over, or `none`. */
-  readonly status: 'optimal' | 'found' | 'none';
+  /** `optimal`, or the best that was `found` when the time was over; `infeasible` where there is none, `none` where none was found in time. */
+  readonly status: 'optimal' | 'found' | 'infeasible' | 'none';
   readonly objective: number;
   readonly value: (variable: string) => number;
   /** Prices of the rows, of a linear program. */
@@ -77,12 +77,18 @@ async function loadHighs(): Promise<Highs> {
 /** What HiGHS answers, in our words. At the end of its time without a solution its figures mean nothing. */
 export function readResult({ Status, ObjectiveValue, Columns, Rows }: HighsResult, { rows }: Mip): MipAnswer {
   const found = Number.isFinite(ObjectiveValue);
-  const status = Status === 'Optimal' || Status === 'Empty' ? 'optimal' : Status === 'Time limit reached' && found ? 'found' : 'none';
+  const status = statusOf(Status, found);
   const prices = new Map(rows.map((row, i) => [row.name, Rows.find((r) => r.Name === row.name)?.Dual ?? Rows[i]?.Dual ?? 0]));
   return {
     status,
-    objective: status === 'none' ? Infinity : ObjectiveValue,
+    objective: status === 'none' || status === 'infeasible' ? Infinity : ObjectiveValue,
     value: (variable) => Columns[variable]?.Primal ?? 0,
     price: (row) => prices.get(row) ?? 0,
   };
+}
+
+function statusOf(said: string, found: boolean): MipAnswer['status'] {
+  if (said === 'Optimal' || said === 'Empty') return 'optimal';
+  if (said === 'Infeasible') return 'infeasible';
+  return said === 'Time limit reached' && found ? 'found' : 'none';
 }

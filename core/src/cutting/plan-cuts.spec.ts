@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { barByBar } from './bar-by-bar.js';
+import { grained } from './cut-problem.js';
 import { CutFigureError, lpText, planCuts, planCutsAtOnce, type CutPlan, type CutProblem } from './index.js';
 
 const problem = (change: Partial<CutProblem> = {}): CutProblem => ({
@@ -124,6 +126,45 @@ describe('a cut plan', () => {
       ),
       { numRuns: 60 },
     ));
+
+  it.each([15, 30, 60])('of %i pieces that fill their bars three by three finds that, and knows that there is less to none', async (n) => {
+    const demand = Array.from({ length: n / 3 }, (_, i) => {
+      const [a, b] = [260 + ((i * 37) % 140), 270 + ((i * 53) % 190)];
+      return [a, b, 1000 - a - b];
+    }).flat();
+    const p = problem({
+      stock: [{ id: 'bar', lengthMm: 1004, quantity: null }],
+      demand: demand.map((lengthMm, i) => ({ id: `p${i}`, lengthMm, quantity: 1 })),
+    });
+    const plan = await planCuts(p);
+    holds(p, plan);
+    expect(plan).toMatchObject({ usedMm: (n / 3) * 1004, provenOptimal: true, boundMm: (n / 3) * 1004, unmet: [] });
+  });
+
+  it('of thirteen pieces on eight lengths is known to be the least: the same as bar by bar, with every filling tried', async () => {
+    const lengths = [1185, 5490, 3720, 812, 2660, 4415, 1930, 6000];
+    const pieces = [1893, 1640, 1522, 1410, 1377, 1204, 1111, 987, 903, 866, 745, 702, 611];
+    const p = problem({
+      stock: lengths.map((lengthMm, i) => ({ id: `s${i}`, lengthMm, quantity: i < 3 ? 1 : null })),
+      demand: pieces.map((lengthMm, i) => ({ id: `p${i}`, lengthMm, quantity: 1 })),
+    });
+    const plan = await planCuts(p);
+    holds(p, plan);
+    const work = grained(p);
+    const all = barByBar(work, work.sizes.reduce((sum, s) => sum + s.wanted * s.weight, 0) + 60_000, 30_000_000);
+    expect([plan.provenOptimal, all.whole, all.opened / 100]).toEqual([true, true, plan.usedMm]);
+  });
+
+  it('of forty pieces on eight lengths that a shop buys is known to be the least', async () => {
+    const stock = [1000, 1500, 2000, 2500, 3000, 4000, 5000, 6000].map((lengthMm) => ({ id: `${lengthMm}`, lengthMm, quantity: null }));
+    const p = problem({
+      stock,
+      demand: Array.from({ length: 40 }, (_, i) => ({ id: `p${i}`, lengthMm: 203 + ((i * 389) % 1697), quantity: 1 })),
+    });
+    const plan = await planCuts(p);
+    holds(p, plan);
+    expect(plan.provenOptimal).toBe(true);
+  });
 
   it.each<[string, Partial<CutProblem>, string]>([
     ['a piece of no length', { demand: [{ id: 'a', lengthMm: 0, quantity: 1 }] }, 'demand/0/lengthMm'],

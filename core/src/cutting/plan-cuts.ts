@@ -1,9 +1,12 @@
 import { grained, inMm, missed, type CutProblem, type Grained } from './cut-problem.js';
-import { firstPlan, type Plan } from './first-plan.js';
+import { firstPlan } from './first-plan.js';
 import { coverProgram, generateColumns } from './generate-columns.js';
+import { improvePlan } from './improve-plan.js';
 import { longestRemainder } from './longest-remainder.js';
 import { highsSolver, type MipSolver } from './mip.js';
 import { everyPattern, leftOf, type Pattern } from './patterns.js';
+import { planOf, usedBy, type Plan } from './plan.js';
+import { PROVEN_TO, provePlan, type Proof } from './prove-plan.js';
 
 /** One bar with the pieces that come from it, in the order in which they are cut: the longest first. */
 export interface Cut {
@@ -27,11 +30,14 @@ export interface CutPlan {
 
 /** So many patterns are all looked at. */
 const ALL_PATTERNS = 2500;
+/** How much may be looked through to make a plan better a few bars at a time. */
+const STEPS = 5_000_000;
 
 /**
  * Which pieces come from which bar: all pieces if that can be, then the least total length opened, then the longest single remainder. Between
  * neighbouring pieces the saw takes its kerf: pieces fit a bar as long as their sum and the kerfs between them do.
- * Small problems are solved over every pattern; larger ones by column generation, with the bound of the linear program.
+ * Small problems are solved over every pattern, or over those that a plan below the best can have, until the least is known; larger ones by
+ * column generation, with the bound of the linear program.
  * @param seconds after which the best that was found is taken; half of it again for the remainder
  * @throws {CutFigureError}
  * @example await planCuts({ stock: [{ id: 'reel', lengthMm: 6000, quantity: null }], kerfMm: 2, demand: [{ id: 'L4', lengthMm: 624, quantity: 2 }] })
@@ -41,21 +47,41 @@ export async function planCuts(problem: CutProblem, solver: MipSolver = highsSol
   if (work.sizes.length === 0) return { cuts: [], usedMm: 0, provenOptimal: true, boundMm: 0, unmet: [...work.tooLong] };
   const start = firstPlan(work);
   const all = everyPattern(work, ALL_PATTERNS);
+  const proof = all ? undefined : await provenPlan(work, start, solver, seconds);
+  if (proof && proof.boundMm > 0) return planned(work, proof.plan, undefined, proof.boundMm, solver, seconds);
   const columns = all ? { patterns: all, boundMm: 0 } : await generateColumns(work, start, solver);
   const answer = await solver.solve(coverProgram(work, columns.patterns, true), seconds);
   const found = answer.status === 'none' ? start : planOf(work, columns.patterns, (name) => Math.round(answer.value(name)));
-  const best = betterOf(work, found, start);
-  const usedMm = usedBy(work, best);
+  const first = betterOf(work, found, start);
+  const best = all || first.unmet.some((n) => n > 0) ? first : improvePlan(work, first, Math.round(columns.boundMm * 100), STEPS);
   const proven = all !== undefined && answer.status === 'optimal' && best === found;
-  const boundMm = proven ? usedMm : columns.boundMm;
+  return planned(work, best, all, proven ? usedBy(work, best) : columns.boundMm, solver, seconds);
+}
+
+/** The bars of a plan with their names, its longest remainder gathered. */
+async function planned(
+  work: Grained,
+  best: Plan,
+  all: readonly Pattern[] | undefined,
+  boundMm: number,
+  solver: MipSolver,
+  seconds: number,
+): Promise<CutPlan> {
+  const usedMm = usedBy(work, best);
   const gathered = await longestRemainder(work, best, all, solver, seconds / 2);
   return {
     cuts: cutsOf(work, gathered),
     usedMm,
-    provenOptimal: proven || (columns.boundMm > 0 && usedMm <= columns.boundMm + 1e-6),
+    provenOptimal: boundMm > 0 && usedMm <= boundMm + 1e-6,
     boundMm,
     unmet: [...work.tooLong, ...best.unmet.flatMap((n, i) => work.sizes[i]!.ids.slice(work.sizes[i]!.wanted - n))],
   };
+}
+
+/** What can be known for certain of a problem that is small enough; undefined where it is not, or not all pieces fit. */
+async function provenPlan(work: Grained, start: Plan, solver: MipSolver, seconds: number): Promise<Proof | undefined> {
+  const pieces = work.sizes.reduce((sum, s) => sum + s.wanted, 0);
+  return pieces > PROVEN_TO || start.unmet.some((n) => n > 0) ? undefined : provePlan(work, start, solver, seconds);
 }
 
 /** The first plan alone, at once: to be shown while a better one is worked out. @throws {CutFigureError} */
@@ -71,26 +97,6 @@ export function planCutsAtOnce(problem: CutProblem): CutPlan {
     boundMm: plain,
     unmet: [...work.tooLong, ...plan.unmet.flatMap((n, i) => work.sizes[i]!.ids.slice(work.sizes[i]!.wanted - n))],
   };
-}
-
-/** The bars of a solution; pieces that patterns give beyond what is wanted are not cut. */
-function planOf({ sizes }: Grained, patterns: readonly Pattern[], times: (name: string) => number): Plan {
-  const left = sizes.map((s) => s.wanted);
-  const taken = patterns
-    .flatMap((pattern, i) => Array.from({ length: times(`x${i}`) }, () => pattern))
-    .map(({ bar, counts }) => ({
-      bar,
-      counts: counts.map((n, i) => {
-        const cut = Math.min(n, left[i]!);
-        left[i]! -= cut;
-        return cut;
-      }),
-    }));
-  return { patterns: taken.filter((p) => p.counts.some((n) => n > 0)), unmet: left };
-}
-
-function usedBy({ bars }: Grained, { patterns }: Plan): number {
-  return inMm(patterns.reduce((sum, p) => sum + bars[p.bar]!.length, 0));
 }
 
 function betterOf(work: Grained, a: Plan, b: Plan): Plan {
