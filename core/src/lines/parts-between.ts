@@ -1,9 +1,9 @@
-import { fewestThrough } from '../chains/index.js';
-import { connectorKey, familyById } from '../connectors/index.js';
-import { fittingKind, kindOf, type Fitting, type FittingKindId } from '../fittings/index.js';
+import { closingPart, fewestThrough } from '../chains/index.js';
+import { connectorKey, familyById, type Connector } from '../connectors/index.js';
+import { fittingKind, joinsInside, kindOf, openEnds, turnBetween, type Fitting, type FittingKindId } from '../fittings/index.js';
 import type { Catalogue } from '../job/index.js';
 import { mate } from '../seals/index.js';
-import { USUAL_MOST_FITTINGS, waysAcross, type Gap, type Way, type WaysOptions } from './ways.js';
+import { keptWay, USUAL_MOST_FITTINGS, waysAcross, type Gap, type Way, type WaysOptions } from './ways.js';
 
 /** What can be put in at a place, and the best way with it. No parts where nothing in particular is put in. */
 export interface PartBetween {
@@ -37,6 +37,8 @@ export function partsBetween(gap: Gap, kind: FittingKindId | null, catalogue: Ca
     .map((use) => ({ use, least: Math.max(...use.map((id) => least.get(id)!)), cost: use.reduce((sum, id) => sum + price.get(id)!, 0) }))
     .sort((a, b) => a.least - b.least || a.cost - b.cost)
     .slice(0, MOST_TRIED);
+  const direct = plainly(options) && kind !== 'dry-break' ? directly(gap, joining, catalogue) : [];
+  if (direct.length >= MOST_OFFERED) return direct.slice(0, MOST_OFFERED);
   const found: PartBetween[] = [];
   for (const { use, least: fittings } of tried) {
     // those that follow cannot have fewer joints than what is found
@@ -46,6 +48,42 @@ export function partsBetween(gap: Gap, kind: FittingKindId | null, catalogue: Ca
       found.push({ parts: use, way });
   }
   return found.sort(fewerFirst).slice(0, MOST_OFFERED);
+}
+
+/** Nothing is asked of the way but that it seals. */
+function plainly({ wishes = {} }: WaysOptions): boolean {
+  return Object.keys(wishes).length === 0;
+}
+
+/**
+ * The parts that go between the two by themselves, every other end closed: no way has fewer joints, so that nothing has to be searched for.
+ * Of one that goes in several ways round, the straightest.
+ */
+function directly(gap: Gap, parts: readonly Fitting[], catalogue: Catalogue): PartBetween[] {
+  const seals = (a: Connector, b: Connector): boolean => {
+    const { outcome, risk } = mate(a, b);
+    return outcome === 'seals' && !risk;
+  };
+  const found = parts.flatMap((part): PartBetween[] => {
+    if (part.body) return [];
+    const rounds = part.ends.flatMap((inner, inEnd) =>
+      part.ends.flatMap((outer, outEnd) =>
+        inEnd !== outEnd && joinsInside(part, inEnd, outEnd) && seals(gap.from.connector, inner) && seals(outer, gap.to.connector)
+          ? [{ inEnd, outEnd, turn: turnBetween(part, inEnd, outEnd) }]
+          : [],
+      ),
+    );
+    const [round] = rounds.sort((a, b) => a.turn - b.turn);
+    if (!round) return [];
+    const { inEnd, outEnd } = round;
+    const open = openEnds(part, inEnd, outEnd).map((end) => ({ end, plug: closingPart(part.ends[end]!, catalogue.fittings) }));
+    if (open.some(({ plug }) => !plug)) return [];
+    const branches = open.map(({ end, plug }) => ({ at: 0, end, to: 'plug' as const, fittings: [{ id: plug!.id, inEnd: 0, outEnd: 0 }] }));
+    const way = keptWay({ fittings: [{ id: part.id, inEnd, outEnd }], branches }, gap, catalogue);
+    return way ? [{ parts: [part.id], way: { ...way, costMinor: way.priceMinor } }] : [];
+  });
+  const fewest = Math.min(...found.map(({ way }) => way.jointCount));
+  return found.filter(({ way }) => way.jointCount === fewest).sort(fewerFirst);
 }
 
 function fewerFirst(a: PartBetween, b: PartBetween): number {
