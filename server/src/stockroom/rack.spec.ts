@@ -258,7 +258,9 @@ describe('what is put on the rack', () => {
 
   it('made up is used only with its job, looked over, and never gives back more than it has', async () => {
     const use = (id: string, version: number, more: object = {}) =>
-      t.run(said({ do: 'use-made', id, version, jobId: t.jobId, lineId: t.lineId, piece: 'p1', ticket: `T-${id}`, cutMm: 800, ...more }));
+      t.run(
+        said({ do: 'use-made', id, version, jobId: t.jobId, lineId: t.lineId, piece: `p-${id}`, ticket: `T-${id}`, cutMm: 800, ...more }),
+      );
     const other = (await t.call('POST', '/api/jobs', { number: '7009', name: 'Other' })).body['id'] as string;
     const kept = await hung({ kind: 'made', ends, jobId: other });
     expect((await use(kept.id, 1)).body.message).toMatch(/kept for another job/);

@@ -1,3 +1,4 @@
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import {
@@ -16,6 +17,7 @@ import { sawOrder, shownGroup, type ShownBar } from './bars';
 import { Cut } from './cut';
 import { MeasuredDialog } from './measured-dialog';
 import { SpoilDialog } from './spoil-dialog';
+import { TakeBackDialog } from './take-back-dialog';
 
 const reel: HoseLength = { id: 'H-1', part: 'hose-ptfe-6', kind: 'reel', mm: 5000, since: '2026-01-01', state: 'there', version: 3 };
 const offcut: HoseLength = { ...reel, id: 'H-2', kind: 'offcut', mm: 900 };
@@ -59,15 +61,28 @@ describe('what was sawn', () => {
     expect(sent()).toEqual(expect.objectContaining({ do: 'trim-cut', id: 'c', version: 2, finalMm: 611 }));
   });
 
-  it('that the job asks for no more goes back to the rack as it is', async () => {
-    const { opened, cut } = await opening([made({ ticket: '2403-L9', finalMm: 580 })]);
+  it('that the job asks for no more is taken back: sawn, as a piece; who was later is told', async () => {
+    const { opened, cut } = await opening([made({ ticket: '2403-L9', piece: 'p9', finalMm: 580 })]);
     expect(cut.find('.g-verdict', '2403-L9 is not needed any more').textContent).toContain('It was cut at 611');
-    await cut.press('button', 'Back to the rack');
+    jest
+      .spyOn(TestBed.inject(NgbModal), 'open')
+      .mockReturnValue({ componentInstance: { cut: signal(null) }, result: Promise.resolve(true) } as never);
+    await cut.press('button', 'Take it back');
     const change = opened.shopSent();
-    expect(change.commands[0]).toMatchObject({ do: 'spoil-cut', id: 'c', keepMm: 580, note: 'not needed any more' });
+    expect(change.commands[0]).toMatchObject({ do: 'take-back-cut', id: 'c', version: 2, sawn: true });
     change.request.flush({ code: 'conflict', message: 'Somebody else has put it back.' }, { status: 409, statusText: 'conflict' });
     await settle();
     expect(opened.messages.at(-1)).toMatchObject({ tone: 'error', text: 'Somebody else has put it back.' });
+  });
+
+  it('before it is taken back, is told what becomes of the hose either way', async () => {
+    await openSampleJob();
+    const dialog = await render(TakeBackDialog);
+    dialog.fixture.componentInstance.cut.set(made({ tookMm: 622 }));
+    await dialog.stable();
+    const [whole, piece] = [...dialog.root.querySelectorAll('.modal-body p')].map((p) => p.textContent.replace(/\s/g, ' '));
+    expect(whole).toBe('Not sawn yet: H-1 gets its 622 mm back, the 11 mm of kerf and trim with it.');
+    expect(piece).toBe('Sawn already: the piece of 611 mm goes to the rack as an offcut. 11 mm of kerf and trim are gone.');
   });
 
   it('a dialog that is left says nothing', async () => {

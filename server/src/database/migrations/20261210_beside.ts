@@ -10,9 +10,12 @@ export async function up(db: Knex): Promise<void> {
     await db.raw(
       "alter table parts add column family varchar(20) generated always as (coalesce(json_value(data, '$.construction'), json_value(data, '$.ends[0].family'))) stored, add index parts_family (kind, family)",
     );
-  await db.raw(
-    'create table if not exists hose_plans (job_id varchar(36) primary key, at datetime(3) not null, lengths json not null, constraint hose_plans_job foreign key (job_id) references jobs (id) on delete cascade)',
-  );
+  if (!(await db.schema.hasTable('hose_plans')))
+    await db.schema.createTable('hose_plans', (t) => {
+      t.string('job_id', 36).primary().references('jobs.id').onDelete('CASCADE');
+      t.datetime('at', { precision: 3 }).notNullable();
+      t.json('lengths').notNullable();
+    });
 }
 
 export async function down(): Promise<void> {
