@@ -25,6 +25,7 @@ const order = [
   'drawing',
   'cutting',
   'purchasing',
+  'shop',
   'contracts',
 ];
 /** Papers stand side by side at the end; drawing does not know them. */

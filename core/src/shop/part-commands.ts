@@ -1,6 +1,6 @@
 import { CommandError } from '../commands/index.js';
 import { isKnownConnector, newPart, withListing } from '../fittings/index.js';
-import { checkPart, soldByLength, type CataloguePart, type PartEntry } from '../job/index.js';
+import { checkPart, soldByLength, type PartEntry } from '../job/index.js';
 import type { CatalogueCommandOf } from './catalogue-command-schemas.js';
 import type { ShopDraft } from './shop-draft.js';
 
@@ -32,7 +32,7 @@ export function editPart(draft: ShopDraft, { id, version, entry: given }: Catalo
   if (before.version === version) keptByLength(entry, before);
   draft.editable('part', id, version);
   codeIsFree(draft, entry);
-  draft.put('part', { id, version, origin: 'own', ...entry } as CataloguePart);
+  draft.put('part', { id, version, origin: 'own', ...entry });
   const retired = entry.part.retired ?? false;
   const label = retired === (before.part.retired ?? false) ? 'Edit' : retired ? 'Take out' : 'Put back';
   return `${label} ${before.part.name}`;

@@ -9,6 +9,7 @@ import {
   priceOnly,
   reversedWay,
   waysToHoseEnd,
+  withTapedOver,
   type Catalogue,
   type Component,
   type HoseEnd,
@@ -210,8 +211,7 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
     const hose = row.hose && hosesOfSize(catalogue, row.hose[0], formatDash(row.hose[1]))[0];
     return hose && endOfAngle(catalogue, hose, row.angles?.[i] ?? 0);
   };
-  const way = (port: Port, i: 0 | 1): LineWay => {
-    const wanted = row.ways?.[i] ?? null;
+  const way = (port: Port, i: 0 | 1, wanted: Way = row.ways?.[i] ?? null): LineWay => {
     const end = hoseEnd(i);
     if (wanted === null || !end) return { chosen: null };
     const found =
@@ -225,7 +225,7 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
   };
   const hose = row.hose ? hosesOfSize(catalogue, row.hose[0], formatDash(row.hose[1]))[0]! : null;
   const direct: LineWay = { chosen: { fittings: [], branches: [] } };
-  return {
+  const line: Line = {
     id: makeId(),
     jobId,
     number: order + 1,
@@ -253,4 +253,7 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
     order,
     version: 1,
   };
+  // the tape ran over the parts that belong there, whatever was taken since
+  const meant = row.without ? line.ways : [way(portA, 0, 0), way(portB, 1, 0)];
+  return { ...withTapedOver({ ...line, ways: meant }, catalogue), ways: line.ways };
 }

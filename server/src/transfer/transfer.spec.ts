@@ -54,10 +54,11 @@ const shopRun = (...commands: ShopCommand[]) => server.ask(shopContracts.changeS
 /** Another price, a length cut from, one hung up for the job, a piece cut for it. */
 async function spoilStockroom(jobId: string) {
   const { offers, lengths } = await room(jobId);
+  const { lines } = (await server.ask(jobContracts.readJob, { params: { id: jobId } })).body;
   const offer = offers.find((o) => o.id.startsWith('sample-bag'))!;
   const { id, version, ...fields } = offer;
   const cut = {
-    lineId: 'line',
+    lineId: lines[0]!.id,
     piece: 'p1',
     of: 'hose' as const,
     ticket: '2403-L1',

@@ -25,6 +25,8 @@ export class StepsBack {
   private readonly store = inject(JobStore);
   private readonly inSight = inject(InSight);
   private readonly messages = inject(Messages);
+  /** What was taken back or made again here last: whoever did has seen it. */
+  private last: string | undefined;
   private asked: { readonly direction: Direction; readonly key: string; readonly until: number } | null = null;
 
   /** @param of the change that was just told of, by its key: whoever takes that back has seen what it is */
@@ -58,10 +60,15 @@ export class StepsBack {
     const { asked } = this;
     this.asked = null;
     const again = asked !== null && asked.direction === direction && asked.key === key && Date.now() < asked.until;
-    if (again || of === key || rows.some((id) => this.inSight.has(id))) return this.store.step(direction, key);
+    if (again || of === key || this.last === key || rows.some((id) => this.inSight.has(id))) return this.take(direction, key);
     this.asked = { direction, key, until: Date.now() + STANDS_MS };
     const word = direction === 'undo' ? 'Undo' : 'Redo';
-    this.messages.tell(`${word} “${label}”?`, { action: { label: word, run: () => this.store.step(direction, key) } });
+    this.messages.tell(`${word} “${label}”?`, { action: { label: word, run: () => this.take(direction, key) } });
+  }
+
+  private take(direction: Direction, key: string): void {
+    this.last = key;
+    this.store.step(direction, key);
   }
 }
 
