@@ -4,10 +4,19 @@ import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import { root } from './paths.mjs';
 
+/** The lines of Node that the app runs on, each from which release; `engines` in package.json says the same. */
+export const suitable = [
+  { major: 20, minor: 19 },
+  { major: 22, minor: 12 },
+  { major: 24, minor: 0 },
+];
+
 /** A plain word about an unfit Node, before anything else can fail strangely. */
 export function requireNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major !== 20 || minor < 19) stop(`Gewinde runs on Node 20.19 or a later 20. This is Node ${process.versions.node}.`);
+  if (suitable.some((line) => line.major === major && minor >= line.minor)) return;
+  const lines = suitable.map((line) => `${line.major}.${line.minor} or a later ${line.major}`).join(', ');
+  stop(`Gewinde runs on Node ${lines}. This is Node ${process.versions.node}.`);
 }
 
 export function stop(message, code = 1) {

@@ -1,10 +1,11 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort, portBusy } from './database.mjs';
 import { noteAddress, readLock, releaseLock, takeLock } from './lock.mjs';
+import { suitable } from './needs.mjs';
 
 /** The plain scripts behind the start command, each by itself. */
 let folder: string;
@@ -50,4 +51,9 @@ it('backup and restore ask for a file', () => {
   const wrong = join(folder, 'wrong.sql.gz');
   writeFileSync(wrong, 'not gzip');
   expect(run('restore.mjs', wrong).stderr).toContain('Nothing was changed');
+});
+
+it('what is said of Node is the same wherever it stands', () => {
+  const { engines } = JSON.parse(readFileSync(join(__dirname, '../package.json'), 'utf8')) as { engines: { node: string } };
+  expect(suitable.map(({ major, minor }) => `^${major}.${minor}.0`).join(' || ')).toBe(engines.node);
 });

@@ -13,6 +13,7 @@ test('the sensor that a line pushes out stays on a tee, and the sheet, the seals
   await page.getByRole('button', { name: /^Take way 1, Tee/ }).click();
   await expect(page.getByRole('heading', { name: /Ways from Gauge panel/ })).toBeVisible();
   await page.getByRole('button', { name: /^Take way 1,/ }).click();
+  await page.getByRole('button', { name: /^Correct by −/ }).click();
   await expect(page.getByRole('button', { name: 'Mark as checked' })).toBeEnabled();
   // along the sheet by arrow keys, the inspector with it
   const balloon = page.getByRole('button', { name: 'Joint 1, seals with what it needs' });

@@ -5,7 +5,7 @@ import { readConfig } from './config.js';
 import { connectDatabase } from './database/connect.js';
 import { migrate } from './database/migrate.js';
 import { loadDemo } from './demo/load-demo.js';
-import { heavyInWorkers } from './heavy/heavy-in-workers.js';
+import { heavyInWorkers } from './threads/heavy-in-workers.js';
 import { lateByForm } from './jobs/summaries.js';
 import type { App } from './plugins/app-type.js';
 

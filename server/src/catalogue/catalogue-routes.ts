@@ -6,8 +6,9 @@ import type { Feature } from '../plugins/feature.js';
 import { packingFor } from '../heavy/json-text.js';
 import { serve } from '../plugins/serve.js';
 import { carryOut } from '../shop/carry-out.js';
-import { readPart } from './catalogue-store.js';
+import { readPart, undoShop } from './catalogue-store.js';
 import { ToldCatalogue } from './told-catalogue.js';
+import { exportList, importList, previewList } from './part-list.js';
 
 /** After this long a server that was started has other things behind it, ms. */
 const SETTLED_MS = 2500;
@@ -48,14 +49,14 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
     asShopChange(await changeRows(db, 'shop', { client, key: body.key }, (trx) => carryOut(trx, body.commands, body))),
   );
-  serve(app, shopContracts.undoShop, async ({ body, client }) => heavy.run('undoShop', { client, key: body.key }));
-  serve(app, shopContracts.previewList, async ({ body }) => heavy.run('previewList', body.csv, body.section, body.mapping, body.money));
+  serve(app, shopContracts.undoShop, async ({ body, client }) => heavy.run(undoShop, { client, key: body.key }));
+  serve(app, shopContracts.previewList, async ({ body }) => heavy.run(previewList, body.csv, body.section, body.mapping, body.money));
   serve(app, shopContracts.importList, async ({ body, client }) =>
-    heavy.run('importList', body.csv, body.section ?? 'fitting', body.mapping, body.money, { client, key: body.key }),
+    heavy.run(importList, body.csv, body.section ?? 'fitting', body.mapping, body.money, { client, key: body.key }),
   );
   serve(app, shopContracts.exportList, async ({ query, reply }) => {
     const name = (query.section ?? 'catalogue').replace(/[^a-z]+/g, '-');
     void reply.header('content-disposition', `attachment; filename="${name}.csv"`);
-    return heavy.run('exportList', query.section);
+    return heavy.run(exportList, query.section);
   });
 }

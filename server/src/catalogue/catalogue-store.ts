@@ -32,7 +32,7 @@ import { asShopChange, type Sender } from '../history/change.js';
 import { newestChange } from '../history/event-store.js';
 import { soundParts } from './sound-parts.js';
 import { stepHistory } from '../history/step-history.js';
-import { usersOf } from './users-of.js';
+import { usersOf } from '../database/users-of.js';
 
 /** The whole catalogue in its own order, retired parts at their places; what does not hold together is left out. */
 export async function readCatalogue(db: Knex): Promise<Catalogue> {

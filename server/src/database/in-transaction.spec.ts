@@ -1,7 +1,7 @@
 import { startTestApp, type TestApp } from '../../test/test-app.js';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { changeJob } from '../history/change-job.js';
+import { changeJob } from '../jobs/change-job.js';
 import { createJob } from '../jobs/job-store.js';
 import { inTransaction } from './in-transaction.js';
 

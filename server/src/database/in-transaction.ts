@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { AppError } from '../errors/app-error.js';
-import { isAway } from './away.js';
+import { isAway } from '../errors/away.js';
 
 /** What the database says when two transactions stood in one another's way: neither did anything, so the loser may try again. */
 const STOOD_IN_THE_WAY = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD']);

@@ -253,7 +253,7 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
     order,
     version: 1,
   };
-  // the tape ran over the parts that belong there, whatever was taken since
-  const meant = row.without ? line.ways : [way(portA, 0, 0), way(portB, 1, 0)];
+  // the tape ran over the parts that belong there, whatever was taken since; where none were thought of, from port to port
+  const meant = row.ways && !row.without ? [way(portA, 0, 0), way(portB, 1, 0)] : line.ways;
   return { ...withTapedOver({ ...line, ways: meant }, catalogue), ways: line.ways };
 }

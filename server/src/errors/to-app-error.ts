@@ -7,7 +7,7 @@ import {
   wordsProblem,
   type ErrorBody,
 } from '@gewinde/core';
-import { isAway } from '../database/away.js';
+import { isAway } from './away.js';
 import { AppError, errorCatalogue } from './app-error.js';
 
 interface Thrown {

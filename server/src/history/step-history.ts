@@ -1,6 +1,6 @@
 import { entities, type AnswerOf, type EntityType, type jobContracts, type JobEntityType } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { firstInUse } from '../catalogue/users-of.js';
+import { firstInUse } from '../database/users-of.js';
 import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { lockRows, writeRows } from '../database/write-rows.js';

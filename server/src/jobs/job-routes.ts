@@ -1,5 +1,5 @@
 import { jobContracts } from '@gewinde/core';
-import { changeJob } from '../history/change-job.js';
+import { changeJob } from './change-job.js';
 import { asJobChange } from '../history/change.js';
 import { nextSteps, stepHistory } from '../history/step-history.js';
 import type { App } from '../plugins/app-type.js';

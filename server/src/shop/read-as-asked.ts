@@ -52,10 +52,10 @@ export function numbersMark(of: NumberedRow): string {
 function answersIn(trx: Knex.Transaction): Answers {
   return {
     row: async (type: ShopRowType, id: string) => (await lockRows(trx, type, [id])).get(id),
-    jobNumber: async (id: string) => ((await trx('jobs').where({ id }).first('number')) as { number: string } | undefined)?.number,
-    jobOfLine: async (id: string) => ((await trx('job_lines').where({ id }).first('job_id')) as { job_id: string } | undefined)?.job_id,
+    jobNumber: async (id: string) => (await trx('jobs').where({ id }).first<{ number: string } | undefined>('number'))?.number,
+    jobOfLine: async (id: string) => (await trx('job_lines').where({ id }).first<{ job_id: string } | undefined>('job_id'))?.job_id,
     cutsOfLine: async (lineId: string) => {
-      const jobId = ((await trx('job_lines').where({ id: lineId }).first('job_id')) as { job_id: string } | undefined)?.job_id;
+      const jobId = (await trx('job_lines').where({ id: lineId }).first<{ job_id: string } | undefined>('job_id'))?.job_id;
       return jobId === undefined ? [] : (await listRows(trx, 'cut', { job_id: jobId })).filter((cut) => cut.lineId === lineId);
     },
     cutsOfLength: async (lengthId: string) => listRows(trx, 'cut', { length_id: lengthId }),
@@ -63,7 +63,7 @@ function answersIn(trx: Knex.Transaction): Answers {
       (await listRows(trx, 'length', { state: 'there' })).filter((l) => l.reserved?.some((r) => r.jobId === jobId)),
     ordersOfJob: async (jobId: string) => (await listRows(trx, 'order')).filter((o) => o.jobIds.includes(jobId)),
     offersOf: async (supplierId: string) => listRows(trx, 'offer', { supplier_id: supplierId }),
-    supplierCalled: async (name: string) => ((await trx('suppliers').where({ name }).first('id')) as { id: string } | undefined)?.id,
+    supplierCalled: async (name: string) => (await trx('suppliers').where({ name }).first<{ id: string } | undefined>('id'))?.id,
     partOfCode: async (code: string) => {
       const owner: { id: string; data: unknown } | undefined = await trx('offers')
         .join('parts', 'parts.id', 'offers.part_id')

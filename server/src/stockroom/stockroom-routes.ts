@@ -18,6 +18,8 @@ import { tellHosePlan } from './hose-plans.js';
 import { sendToSupplier } from './send-order.js';
 import { readMoves, readStockroom, readStoreRules } from './stockroom-store.js';
 import { today } from '../shop/today.js';
+import { planCutsOf, planOrdersOf, planSparesOf } from './plans.js';
+import { importOffers, previewOffers } from './price-lists.js';
 
 export interface Outside {
   readonly desk: SupplierDesk;
@@ -29,12 +31,12 @@ export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Fe
   serve(app, stockContracts.readStockroom, async ({ query }) => readStockroom(db, query.job));
   serve(app, stockContracts.tellHosePlan, async ({ params, body }) => tellHosePlan(db, params.id, body.lengths));
   serve(app, stockContracts.readMoves, async ({ query }) => readMoves(db, query.part));
-  serve(app, planContracts.planCuts, async ({ body }) => heavy.run('planCutsOf', body));
-  serve(app, planContracts.planOrders, async ({ body }) => heavy.run('planOrdersOf', body));
-  serve(app, planContracts.planSpares, async ({ body }) => heavy.run('planSparesOf', body));
-  serve(app, stockContracts.previewOffers, async ({ body }) => heavy.run('previewOffers', body.supplierId, body.csv, body.mapping));
+  serve(app, planContracts.planCuts, async ({ body }) => heavy.run(planCutsOf, body));
+  serve(app, planContracts.planOrders, async ({ body }) => heavy.run(planOrdersOf, body));
+  serve(app, planContracts.planSpares, async ({ body }) => heavy.run(planSparesOf, body));
+  serve(app, stockContracts.previewOffers, async ({ body }) => heavy.run(previewOffers, body.supplierId, body.csv, body.mapping));
   serve(app, stockContracts.importOffers, async ({ body, client }) =>
-    heavy.run('importOffers', body.supplierId, body.csv, body.mapping, { client, key: body.key }),
+    heavy.run(importOffers, body.supplierId, body.csv, body.mapping, { client, key: body.key }),
   );
 
   const orderOf = async (id: string): Promise<PurchaseOrder> => {

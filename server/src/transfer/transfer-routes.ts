@@ -7,6 +7,7 @@ import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
 import { partsCsv } from './parts-csv.js';
+import { importJob } from './import-job.js';
 
 /** Jobs out as files and in again, and the parts list for a spreadsheet. */
 export async function transferRoutes(app: App, { db, heavy }: Feature): Promise<void> {
@@ -15,7 +16,7 @@ export async function transferRoutes(app: App, { db, heavy }: Feature): Promise<
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}.gewinde.json"`);
     return writeJobFile(document, await partsFor(db, document));
   });
-  serve(app, jobContracts.importJob, async ({ body, client }) => heavy.run('importJob', body, { client, key: randomUUID() }));
+  serve(app, jobContracts.importJob, async ({ body, client }) => heavy.run(importJob, body, { client, key: randomUUID() }));
   serve(app, jobContracts.exportPartsList, async ({ params, reply }) => {
     const document = await readDocument(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}-parts.csv"`);

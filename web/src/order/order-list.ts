@@ -75,7 +75,7 @@ export class OrderList {
     });
   }
   protected async receive(order: PurchaseOrder): Promise<void> {
-    const { ReceiveDialog } = await import('./receive-dialog');
+    const { ReceiveDialog } = await import('../stock/receive-dialog');
     const dialog = this.modal.open(ReceiveDialog, { ariaLabelledBy: 'receive-title', size: 'xl', scrollable: true });
     (dialog.componentInstance as InstanceType<typeof ReceiveDialog>).start(order);
     await dialog.result.catch(() => undefined);

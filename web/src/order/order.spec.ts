@@ -1,7 +1,7 @@
 import type { HoseLength, OfferRow, PurchaseOrder, StockCommand, SupplierRow } from '@gewinde/core';
 import { openSampleJob, openStockroom, render, settle } from '../../test/open-job';
 import { OrderList } from './order-list';
-import { ReceiveDialog } from './receive-dialog';
+import { ReceiveDialog } from '../stock/receive-dialog';
 import { ToOrder } from './to-order';
 
 const supplier: SupplierRow = { id: 's', name: 'North', currency: 'EUR', euros: 1, carriageMinor: 500, leadDays: 3, version: 1 };

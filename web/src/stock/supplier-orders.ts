@@ -103,7 +103,7 @@ export class SupplierOrders {
   }
 
   protected async receive(order: PurchaseOrder): Promise<void> {
-    const { ReceiveDialog } = await import('../order/receive-dialog');
+    const { ReceiveDialog } = await import('./receive-dialog');
     const dialog = this.modal.open(ReceiveDialog, { ariaLabelledBy: 'receive-title', size: 'xl', scrollable: true });
     (dialog.componentInstance as InstanceType<typeof ReceiveDialog>).start(order);
     await dialog.result.catch(() => undefined);

@@ -1,6 +1,6 @@
 import type { PartCard } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { pieces } from '../database/pieces.js';
+import { pieces } from './pieces.js';
 
 type User = PartCard['usedBy'][number];
 const MOST = 50;

@@ -3,7 +3,7 @@ import { workerData } from 'node:worker_threads';
 import { connectDatabase } from '../database/connect.js';
 import { toAppError } from '../errors/to-app-error.js';
 import type { HeavyAnswer, HeavyOrder } from './heavy-in-workers.js';
-import { heavyWork } from './heavy.js';
+import { heavyWork } from './heavy-work.js';
 
 const { databaseUrl } = workerData as { databaseUrl: string };
 /** Behind whoever waits for an answer: where processors are few, they come first (of this thread alone, on Linux). */

@@ -15,9 +15,9 @@ import { findParts, partsWithEnds } from '../catalogue/catalogue-lookup.js';
 import type { Entity } from '../database/entities.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
-import { readDocument } from '../jobs/read-document.js';
-import { changeRows } from './change-rows.js';
-import { asJobChange, type Sender } from './change.js';
+import { readDocument } from './read-document.js';
+import { changeRows } from '../history/change-rows.js';
+import { asJobChange, type Sender } from '../history/change.js';
 
 /**
  * Carries commands out on a job as one change. What they may do is decided in the core, on the whole job as it stands under the lock;

@@ -1,12 +1,13 @@
 import { rates } from '@gewinde/core';
 import { Piscina } from 'piscina';
 import { AppError, type ErrorCode, type ErrorDetails } from '../errors/app-error.js';
-import type { Heavy, HeavyName } from './heavy.js';
-import { JsonText } from './json-text.js';
+import type { Heavy } from '../heavy/heavy.js';
+import { JsonText } from '../heavy/json-text.js';
+import { heavyWork } from './heavy-work.js';
 
 /** What a worker is told, and what it answers. */
 export interface HeavyOrder {
-  readonly name: HeavyName;
+  readonly name: keyof typeof heavyWork;
   readonly given: readonly unknown[];
 }
 export type HeavyAnswer =
@@ -16,6 +17,8 @@ export type HeavyAnswer =
 
 /** What one may use, MB: a list that needs more is ended, and nobody else with it. */
 const MOST_MEMORY_MB = 1024;
+
+const named = new Map<unknown, HeavyOrder['name']>(Object.entries(heavyWork).map(([name, work]) => [work, name as HeavyOrder['name']]));
 
 /** Heavy work in threads of its own, each with its own connections: whoever asks for something else does not wait for it. */
 export function heavyInWorkers(databaseUrl: string): Heavy {
@@ -29,7 +32,7 @@ export function heavyInWorkers(databaseUrl: string): Heavy {
     resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
   });
   let catchingUp: Promise<unknown> | undefined;
-  const order = async (name: HeavyName, given: readonly unknown[]): Promise<never> => {
+  const order = async (name: HeavyOrder['name'], given: readonly unknown[]): Promise<never> => {
     const answer = await pool.run({ name, given }).catch((error: unknown) => {
       throw asRefusal(error);
     });
@@ -37,7 +40,9 @@ export function heavyInWorkers(databaseUrl: string): Heavy {
     return ('text' in answer ? answer.text : new JsonText(answer.json)) as never;
   };
   return {
-    run: (name, ...given) => {
+    run: (work, ...given) => {
+      const name = named.get(work);
+      if (!name) throw new Error(`No worker knows ${work.name}`);
       if (name !== 'catchUp') return order(name, given);
       // one at a time is enough: it goes on until nothing is behind
       catchingUp ??= order(name, given).finally(() => (catchingUp = undefined));

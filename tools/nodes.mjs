@@ -1,0 +1,80 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { freePort } from './database.mjs';
+import { requireBuild, requireModules, requireNode, requirePackages, suitable } from './needs.mjs';
+import { root } from './paths.mjs';
+
+/**
+ * Starts the built app with the newest Node of each line that it is said to run on, as the registry has them, and asks it for what a page
+ * asks first and for a cut plan.
+ */
+requireNode();
+requirePackages([
+  { command: 'mariadbd', name: 'mariadb-server' },
+  { command: 'tar', name: 'tar' },
+]);
+requireModules();
+requireBuild();
+
+/** A start with the demo on a slow machine, ms. */
+const PATIENCE_MS = 120_000;
+const dir = mkdtempSync(join(tmpdir(), 'gewinde-nodes-'));
+let failed = 0;
+try {
+  for (const { major } of suitable) {
+    const outcome = await tried(major).catch((error) => ({ fault: error instanceof Error ? error.message : String(error) }));
+    if (outcome.fault) failed++;
+    console.log(outcome.fault ? `Node ${major}: ${outcome.fault}` : `Node ${outcome.version}: started, ${outcome.seen}`);
+  }
+} finally {
+  rmSync(dir, { recursive: true, force: true });
+}
+process.exitCode = failed === 0 ? 0 : 1;
+
+/** The Node of one line, unpacked. */
+function fetched(major) {
+  const name = `node-${process.platform}-${process.arch}`;
+  const to = join(dir, String(major));
+  mkdirSync(to);
+  const packed = spawnSync('npm', ['pack', '--silent', `${name}@${major}`], { cwd: to, encoding: 'utf8' });
+  const file = packed.stdout.trim().split('\n').at(-1);
+  if (packed.status !== 0 || !file) throw new Error(`the registry has no ${name} of this line`);
+  if (spawnSync('tar', ['-xzf', file], { cwd: to }).status !== 0) throw new Error(`${file} cannot be unpacked`);
+  return join(to, 'package/bin/node');
+}
+
+async function tried(major) {
+  const node = fetched(major);
+  const version = spawnSync(node, ['--version'], { encoding: 'utf8' }).stdout.trim().slice(1);
+  const port = await freePort();
+  const child = spawn(node, [join(root, 'tools/start.mjs'), '--port', String(port)], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, GEWINDE_DATA: join(dir, `data-${major}`), GEWINDE_DATABASE_URL: '' },
+  });
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  try {
+    const url = `http://127.0.0.1:${port}`;
+    await answering(url, child);
+    const { jobs } = await (await fetch(`${url}/api/jobs`)).json();
+    const job = await (await fetch(`${url}/api/jobs/${jobs[0].job.id}`)).json();
+    const paper = await fetch(`${url}/api/jobs/${jobs[0].job.id}/tickets.pdf?as=tickets&units=metric`);
+    const pdf = Buffer.from(await paper.arrayBuffer());
+    if (!pdf.subarray(0, 4).equals(Buffer.from('%PDF'))) throw new Error('the tickets are no PDF');
+    return { version, seen: `${jobs.length} jobs, ${job.lines.length} lines in ${jobs[0].job.number}, its tickets as PDF` };
+  } finally {
+    child.kill('SIGTERM');
+    await ended;
+  }
+}
+
+async function answering(url, child) {
+  for (const since = Date.now(); Date.now() - since < PATIENCE_MS; await sleep(300)) {
+    if (child.exitCode !== null) throw new Error(`the start ended with ${child.exitCode}`);
+    const health = await fetch(`${url}/api/health`).catch(() => null);
+    if (health?.ok) return;
+  }
+  throw new Error(`it did not answer within ${PATIENCE_MS / 1000} s`);
+}
