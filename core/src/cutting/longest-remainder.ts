@@ -1,6 +1,6 @@
 import { inMm, type Grained } from './cut-problem.js';
 import type { Plan } from './plan.js';
-import type { MipSolver } from './mip.js';
+import { hasValues, type MipSolver } from './mip.js';
 import { leftOf, type Pattern } from './patterns.js';
 
 /**
@@ -37,7 +37,7 @@ export async function longestRemainder(
     },
     seconds,
   );
-  if (answer.status === 'none') return gathered;
+  if (!hasValues(answer)) return gathered;
   const times = (i: number): number => Math.round(answer.value(normal[i]!)) + Math.round(answer.value(single[i]!));
   const found: Plan = { patterns: all.flatMap((p, i) => Array.from({ length: times(i) }, () => p)), unmet: plan.unmet };
   return longestIn(work, found) >= longestIn(work, gathered) ? found : gathered;

@@ -26,6 +26,11 @@ export interface MipAnswer {
   readonly price: (row: string) => number;
 }
 
+/** Whether an answer has values at all: the best, or one that was found. */
+export function hasValues({ status }: Pick<MipAnswer, 'status'>): boolean {
+  return status === 'optimal' || status === 'found';
+}
+
 /** Who solves it: the HiGHS package in Node, a worker in the browser. */
 export interface MipSolver {
   readonly solve: (mip: Mip, seconds: number) => Promise<MipAnswer>;
@@ -81,7 +86,7 @@ export function readResult({ Status, ObjectiveValue, Columns, Rows }: HighsResul
   const prices = new Map(rows.map((row, i) => [row.name, Rows.find((r) => r.Name === row.name)?.Dual ?? Rows[i]?.Dual ?? 0]));
   return {
     status,
-    objective: status === 'none' || status === 'infeasible' ? Infinity : ObjectiveValue,
+    objective: hasValues({ status }) ? ObjectiveValue : Infinity,
     value: (variable) => Columns[variable]?.Primal ?? 0,
     price: (row) => prices.get(row) ?? 0,
   };

@@ -3,7 +3,7 @@ import { firstPlan } from './first-plan.js';
 import { coverProgram, generateColumns } from './generate-columns.js';
 import { improvePlan } from './improve-plan.js';
 import { longestRemainder } from './longest-remainder.js';
-import { highsSolver, type MipSolver } from './mip.js';
+import { hasValues, highsSolver, type MipSolver } from './mip.js';
 import { everyPattern, leftOf, type Pattern } from './patterns.js';
 import { planOf, usedBy, type Plan } from './plan.js';
 import { PROVEN_TO, provePlan, type Proof } from './prove-plan.js';
@@ -51,7 +51,7 @@ export async function planCuts(problem: CutProblem, solver: MipSolver = highsSol
   if (proof && proof.boundMm > 0) return planned(work, proof.plan, undefined, proof.boundMm, solver, seconds);
   const columns = all ? { patterns: all, boundMm: 0 } : await generateColumns(work, start, solver);
   const answer = await solver.solve(coverProgram(work, columns.patterns, true), seconds);
-  const found = answer.status === 'none' ? start : planOf(work, columns.patterns, (name) => Math.round(answer.value(name)));
+  const found = hasValues(answer) ? planOf(work, columns.patterns, (name) => Math.round(answer.value(name))) : start;
   const first = betterOf(work, found, start);
   const best = all || first.unmet.some((n) => n > 0) ? first : improvePlan(work, first, Math.round(columns.boundMm * 100), STEPS);
   const proven = all !== undefined && answer.status === 'optimal' && best === found;

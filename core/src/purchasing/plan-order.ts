@@ -1,4 +1,4 @@
-import { highsSolver, type Mip, type MipRow, type MipSolver } from '../cutting/index.js';
+import { hasValues, highsSolver, type Mip, type MipRow, type MipSolver } from '../cutting/index.js';
 import { firstOrder, type Bought } from './first-order.js';
 import { checkOrderProblem, type Offer, type OrderGoal, type OrderProblem, type PriceBreak, type Supplier } from './order-problem.js';
 
@@ -60,7 +60,7 @@ export async function planOrder(problem: OrderProblem, solver: MipSolver = highs
   const proven = answer.status === 'optimal';
   // what the time was too short to prove can be worse than what anybody would order
   const plain = proven ? undefined : firstOrder({ ...problem, needs: wanted, offers }, another);
-  if (answer.status === 'none' && !plain) {
+  if (!hasValues(answer) && !plain) {
     // a least order that cannot be reached: planned without it, and refused in words when it is sent
     if (problem.suppliers.some((s) => s.leastOrderMinor !== undefined)) {
       const suppliers = problem.suppliers.map(({ leastOrderMinor: _, ...rest }) => rest);
@@ -69,14 +69,14 @@ export async function planOrder(problem: OrderProblem, solver: MipSolver = highs
     return { orders: [], totalMinor: 0, days: 0, proven: false, notOffered: [...notOffered, ...wanted.map((n) => n.part)], late, left: [] };
   }
   const solved = levels.flatMap(({ offer, price, name }): Bought[] => {
-    const packs = answer.status === 'none' ? 0 : Math.round(answer.value(name));
+    const packs = hasValues(answer) ? Math.round(answer.value(name)) : 0;
     return packs > 0 ? [{ offer, packs, packMinor: price.packMinor }] : [];
   });
   const worth = (list: readonly Bought[]): number => {
     const orders = ordersOf(problem, list);
     return totalOf(orders) + orders.length * another;
   };
-  const lines = plain && (answer.status === 'none' || worth(plain) < worth(solved)) ? plain : solved;
+  const lines = plain && (!hasValues(answer) || worth(plain) < worth(solved)) ? plain : solved;
   const orders = ordersOf(problem, lines);
   const bought = new Map<string, number>();
   for (const { offer, packs } of lines)

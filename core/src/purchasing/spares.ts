@@ -1,4 +1,4 @@
-import { highsSolver, type MipRow, type MipSolver } from '../cutting/index.js';
+import { hasValues, highsSolver, type MipRow, type MipSolver } from '../cutting/index.js';
 
 /** What one line would need to be made anew. */
 export interface LineNeed {
@@ -62,7 +62,7 @@ export async function sparesSet(
     for (const [c, terms] of given) rows.push({ name: `c${l}_${c}`, terms: terms.set(`x${c}`, -1), is: '<=', than: 0 });
   });
   const answer = await solver.solve({ minimise, rows, whole: [...whole] }, seconds);
-  if (answer.status === 'none') return { parts: [], proven: false };
+  if (!hasValues(answer)) return { parts: [], proven: false };
   const parts = carried.flatMap(({ part, servesAs, byLength }) => {
     const value = answer.value(`x${at.get(part)}`);
     const quantity = byLength ? Math.ceil(value - 1e-6) : Math.round(value);
