@@ -85,6 +85,21 @@ describe('what was sawn', () => {
     expect(piece).toBe('Sawn already: the piece of 611 mm goes to the rack as an offcut. 11 mm of kerf and trim are gone.');
   });
 
+  it('of a length that others have reserved is said at it; what the plan takes is reserved by a press, and given up by one', async () => {
+    const shared = { ...reel, reserved: [{ jobId: 'other', mm: 1200 }] };
+    const first = await opening([], [shared]);
+    expect(first.cut.find('g-cut-bars').textContent.replace(/\s/g, ' ')).toContain('1200 mm reserved for other jobs');
+    await first.cut.press('button', 'Reserve');
+    const asked = first.sent() as Extract<StockCommand, { do: 'reserve-lengths' }>;
+    expect(asked).toMatchObject({ do: 'reserve-lengths', jobId: 'job', lengths: [{ id: 'H-1' }] });
+    const [{ mm }] = asked.lengths as [{ mm: number }];
+    expect(mm).toBeGreaterThan(611);
+    const then = await opening([], [{ ...reel, reserved: [{ jobId: 'job', mm }] }]);
+    expect(then.cut.all('button').filter((b) => b.textContent.includes('Reserve'))).toEqual([]);
+    await then.cut.press('button', 'Release');
+    expect(then.sent()).toMatchObject({ do: 'reserve-lengths', jobId: 'job', lengths: [] });
+  });
+
   it('a dialog that is left says nothing', async () => {
     const { opened, cut } = await opening([]);
     jest
