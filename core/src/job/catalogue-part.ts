@@ -18,7 +18,6 @@ export const PartEntrySchemas = {
   'hose end': Type.Object({ kind: Type.Literal('hose end'), part: HoseEndSchema }, strict),
   supply: Type.Object({ kind: Type.Literal('supply'), part: SupplySchema }, strict),
 };
-export const PartEntrySchema = OneKindOf('kind', Object.values(PartEntrySchemas), 'PartEntry');
 export type PartEntry = Frozen<Static<(typeof PartEntrySchemas)[keyof typeof PartEntrySchemas]>>;
 export type PartKind = PartEntry['kind'];
 

@@ -4,7 +4,6 @@ export {
   CataloguePartSchema,
   checkPart,
   origins,
-  PartEntrySchema,
   PartEntrySchemas,
   type CataloguePart,
   type Origin,
@@ -51,7 +50,7 @@ export {
   type PlainSection,
   type ReadPlainList,
 } from './plain-list.js';
-export { besideWay, branchesIn, branchPorts, endsOn, fittingsNamed, partsOfWay, placedIn, reversedWay } from './line-path.js';
+export { branchesIn, branchPorts, endsOn, fittingsNamed, partsOfWay, placedIn, reversedWay } from './line-path.js';
 export { fluidNamed, fluidOfPort } from './port-fluid.js';
 export { portDigestKey, portMoved } from './checked.js';
 export { stackOf, tapedOver, withTapedOver } from './taped-over.js';

@@ -1,5 +1,5 @@
 import type { ChainLink } from '../chains/index.js';
-import type { KeptWay, Line, LineBranch, Piece } from './line-schema.js';
+import type { KeptWay, Line, LineBranch } from './line-schema.js';
 
 /** Every part of a way, those of its branches after those of the run. */
 export function partsOfWay<L extends ChainLink>(way: {
@@ -36,13 +36,6 @@ export function fittingsNamed({ ways }: Pick<Line, 'ways'>): string[] {
 /** A line runs from this port or to it. */
 export function endsOn({ portA, portB }: Pick<Line, 'portA' | 'portB'>, portId: string): boolean {
   return portA === portId || portB === portId;
-}
-
-/** The pieces on both sides of a way; none where a port is. */
-export function besideWay({ pieces }: Pick<Line, 'pieces'>, at: number): { readonly before?: Piece; readonly after?: Piece } {
-  const before = pieces[at - 1];
-  const after = pieces[at];
-  return { ...(before ? { before } : {}), ...(after ? { after } : {}) };
 }
 
 type Way = { readonly fittings: readonly ChainLink[]; readonly branches: readonly { readonly at: number; readonly end: number }[] };

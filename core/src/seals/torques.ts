@@ -145,7 +145,6 @@ const GASKET_BOLTS: Readonly<Record<string, Readonly<Record<'aluminium' | 'steel
   M6: { aluminium: [8, 10], steel: [9, 12] },
   M8: { aluminium: [15, 22], steel: [20, 25] },
 };
-export const gasketBolts = Object.keys(GASKET_BOLTS);
 
 const inMetals = (aluminium: Range, aluminiumSource: string, steel: Range, steelSource: string): TorqueChoice[] => [
   { metal: 'aluminium', low: aluminium[0], high: aluminium[1], source: aluminiumSource },
