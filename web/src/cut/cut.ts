@@ -174,7 +174,7 @@ export class Cut {
     if (id === undefined) return;
     try {
       const { labels } = await firstValueFrom(this.api.call(stockContracts.printLabels, { params: { id }, body: {} }));
-      this.messages.tell(`${labels.length} labels are at the label printer`);
+      this.messages.tell(`${labels.length} labels are at the label printer, a simulated one`);
     } catch (error) {
       this.messages.fault(error);
     }
