@@ -25,9 +25,13 @@ const dir = mkdtempSync(join(tmpdir(), 'gewinde-nodes-'));
 let failed = 0;
 try {
   for (const { major } of suitable) {
-    const outcome = await tried(major).catch((error) => ({ fault: error instanceof Error ? error.message : String(error) }));
-    if (outcome.fault) failed++;
-    console.log(outcome.fault ? `Node ${major}: ${outcome.fault}` : `Node ${outcome.version}: started, ${outcome.seen}`);
+    try {
+      const { version, seen } = await tried(major);
+      console.log(`Node ${version}: started, ${seen}`);
+    } catch (error) {
+      failed++;
+      console.log(`Node ${major}: ${error instanceof Error ? error.message : String(error)}`);
+    }
   }
 } finally {
   rmSync(dir, { recursive: true, force: true });
@@ -59,11 +63,11 @@ async function tried(major) {
     const url = `http://127.0.0.1:${port}`;
     await answering(url, child);
     const { jobs } = await (await fetch(`${url}/api/jobs`)).json();
-    const job = await (await fetch(`${url}/api/jobs/${jobs[0].job.id}`)).json();
+    const { document } = await (await fetch(`${url}/api/jobs/${jobs[0].job.id}`)).json();
     const paper = await fetch(`${url}/api/jobs/${jobs[0].job.id}/tickets.pdf?as=tickets&units=metric`);
     const pdf = Buffer.from(await paper.arrayBuffer());
     if (!pdf.subarray(0, 4).equals(Buffer.from('%PDF'))) throw new Error('the tickets are no PDF');
-    return { version, seen: `${jobs.length} jobs, ${job.lines.length} lines in ${jobs[0].job.number}, its tickets as PDF` };
+    return { version, seen: `${jobs.length} jobs, ${document.lines.length} lines in ${jobs[0].job.number}, its tickets as PDF` };
   } finally {
     child.kill('SIGTERM');
     await ended;

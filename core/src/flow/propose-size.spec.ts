@@ -10,7 +10,7 @@ describe('the size to begin with', () => {
     const hose = proposeSize(
       made,
       service,
-      ports.map((p) => p && parseConnector(p)),
+      ports.map((p) => (p === null ? null : parseConnector(p))),
     );
     return hose && (hose.metricMm === undefined ? `-${hose.dash}` : `${hose.metricMm} mm`);
   };

@@ -13,7 +13,12 @@ describe('the rack', () => {
     const { body } = await t.run({ do: 'add-length', length: { part: HOSE, kind: 'offcut', mm, ...more } } as StockCommand);
     return (body.put!.find((e) => e.type === 'length')!.row as { id: string }).id;
   };
-  const cut = (lengthId: string, lengthVersion: number, measuredMm: number, more: { ticket?: string } & object = {}): StockCommand =>
+  const cut = (
+    lengthId: string,
+    lengthVersion: number,
+    measuredMm: number,
+    more: { ticket?: string; [field: string]: unknown } = {},
+  ): StockCommand =>
     ({
       do: 'cut-piece',
       jobId: t.jobId,

@@ -54,7 +54,7 @@ const shopRun = (...commands: ShopCommand[]) => server.ask(shopContracts.changeS
 /** Another price, a length cut from, one hung up for the job, a piece cut for it. */
 async function spoilStockroom(jobId: string) {
   const { offers, lengths } = await room(jobId);
-  const { lines } = (await server.ask(jobContracts.readJob, { params: { id: jobId } })).body;
+  const { lines } = (await server.ask(jobContracts.readJob, { params: { id: jobId } })).body.document;
   const offer = offers.find((o) => o.id.startsWith('sample-bag'))!;
   const { id, version, ...fields } = offer;
   const cut = {
