@@ -13,17 +13,12 @@ describe('the rack', () => {
     const { body } = await t.run({ do: 'add-length', length: { part: HOSE, kind: 'offcut', mm, ...more } } as StockCommand);
     return (body.put!.find((e) => e.type === 'length')!.row as { id: string }).id;
   };
-  const cut = (
-    lengthId: string,
-    lengthVersion: number,
-    measuredMm: number,
-    more: { ticket?: string; [field: string]: unknown } = {},
-  ): StockCommand =>
+  const cut = (lengthId: string, lengthVersion: number, measuredMm: number, more: object = {}): StockCommand =>
     ({
       do: 'cut-piece',
       jobId: t.jobId,
       lineId: t.lineId,
-      piece: (more.ticket ?? '7001-L1').slice(5),
+      piece: ((more as { ticket?: string }).ticket ?? '7001-L1').slice(5),
       of: 'hose',
       ticket: '7001-L1',
       lengthId,
