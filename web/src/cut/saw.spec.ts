@@ -92,7 +92,7 @@ describe('what was sawn', () => {
     await first.cut.press('button', 'Reserve');
     const asked = first.sent() as Extract<StockCommand, { do: 'reserve-lengths' }>;
     expect(asked).toMatchObject({ do: 'reserve-lengths', jobId: 'job', lengths: [{ id: 'H-1' }] });
-    const [{ mm }] = asked.lengths as [{ mm: number }];
+    const { mm } = asked.lengths[0]!;
     expect(mm).toBeGreaterThan(611);
     const then = await opening([], [{ ...reel, reserved: [{ jobId: 'job', mm }] }]);
     expect(then.cut.all('button').filter((b) => b.textContent.includes('Reserve'))).toEqual([]);
