@@ -11,5 +11,10 @@ export const swc = {
       { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' }, sourceMaps: 'inline' },
     ],
   },
-  moduleNameMapper: { '^typebox$': built('typebox.cjs'), '^typebox/value$': built('typebox-value.cjs'), '^(\\.{1,2}/.*)\\.js$': '$1' },
+  moduleNameMapper: {
+    '^typebox$': built('typebox.cjs'),
+    '^typebox/value$': built('typebox-value.cjs'),
+    '^typebox/compile$': built('typebox-compile.cjs'),
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+  },
 };

@@ -19,5 +19,6 @@ await build({
 for (const [entry, name] of [
   ['typebox', 'typebox'],
   ['typebox/value', 'typebox-value'],
+  ['typebox/compile', 'typebox-compile'],
 ])
   await build({ ...asOne, entryPoints: [entry], absWorkingDir: join(root, 'core'), outfile: join(root, `core/dist/${name}.cjs`) });

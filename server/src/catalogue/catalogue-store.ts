@@ -25,11 +25,13 @@ import { isDeepStrictEqual } from 'node:util';
 import { listRows } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { listPartRows } from '../database/part-rows.js';
+import { pieces } from '../database/pieces.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
 import { lockScope } from '../history/change-rows.js';
 import { asShopChange, type Sender } from '../history/change.js';
 import { newestChange } from '../history/event-store.js';
+import { shopMark } from './catalogue-lookup.js';
 import { soundParts } from './sound-parts.js';
 import { stepHistory } from '../history/step-history.js';
 import { usersOf } from '../database/users-of.js';
@@ -65,8 +67,7 @@ export async function undoShop(db: Knex, sender: Sender): Promise<ShopChange> {
 /** Differs whenever the catalogue does: by the changes of the shop, the demo's coming, a restored backup, and how much there is. */
 export async function catalogueRevision(db: Knex): Promise<string> {
   const { n } = (await db('parts').count('* as n').first()) as { n: number };
-  const marks: { at: Date }[] = await db('marks').whereIn('name', ['demo', 'restored']).orderBy('name').select('at');
-  return [await newestChange(db, 'shop'), n, ...marks.map(({ at }) => at.getTime())].join('-');
+  return `${await shopMark(db)}-${n}`;
 }
 
 /** A part with all that its card shows. @throws {AppError} not-found */
@@ -120,15 +121,20 @@ export function standardCatalogue(): Catalogue {
 
 /** Those of some parts that the catalogue does not have, as new rows. A code that another part has already is left off. */
 export async function missingParts(db: Knex, entries: readonly PartEntry[], origin: Origin): Promise<CataloguePart[]> {
-  const present: { id: string }[] = await db('parts').select('id');
-  const coded: { code: string }[] = await db('offers').whereNotNull('code').select('code');
-  const known = new Set(present.map((row) => row.id.toLowerCase()));
-  const codes = new Set(coded.map((row) => row.code.toLowerCase()));
+  const lower = (said: string): string => said.toLowerCase();
+  const known = new Set<string>();
+  const codes = new Set<string>();
+  for (const some of pieces(entries.map(({ part }) => part))) {
+    const ids = some.map(({ id }) => id);
+    for (const id of await db('parts').whereIn('id', ids).pluck<string[]>('id')) known.add(lower(id));
+    const asked = some.flatMap(({ code }) => code ?? []);
+    if (asked.length > 0) for (const code of await db('offers').whereIn('code', asked).pluck<string[]>('code')) codes.add(lower(code));
+  }
   return entries
-    .filter(({ part }) => !known.has(part.id.toLowerCase()))
+    .filter(({ part }) => !known.has(lower(part.id)))
     .map((entry) => {
       const { code, ...rest } = entry.part;
-      const part = code && codes.has(code.toLowerCase()) ? rest : entry.part;
+      const part = code && codes.has(lower(code)) ? rest : entry.part;
       return { id: part.id, version: 1, origin, kind: entry.kind, part } as CataloguePart;
     });
 }

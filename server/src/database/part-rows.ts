@@ -12,14 +12,26 @@ interface PartColumns {
   readonly version: number;
 }
 interface OfferColumns {
-  readonly part_id: string;
   readonly supplier: string | null;
   readonly code: string | null;
   readonly price_minor: number | null;
   readonly lead_days: number | null;
   readonly listed_currency: ListedPrice['currency'] | null;
   readonly listed_minor: number | null;
+  /** Sum of the movements of its stock, and of the lengths of it that are there, mm. */
+  readonly counted: string | null;
+  readonly racked: string | null;
 }
+const NOT_OFFERED: OfferColumns = {
+  supplier: null,
+  code: null,
+  price_minor: null,
+  lead_days: null,
+  listed_currency: null,
+  listed_minor: null,
+  counted: null,
+  racked: null,
+};
 /** What a part says of itself and of being bought, whatever its kind. */
 interface Said extends Record<string, unknown> {
   readonly priceMinor?: number;
@@ -35,76 +47,66 @@ interface Said extends Record<string, unknown> {
 /** What a row says as it is stored, for those who have looked at the very same text before. */
 export const storedText = new WeakMap<object, string>();
 
-/** Parts whose offers are read by name; of more, all offers there are. */
-const MOST_BY_NAME = 1000;
-
 /** Parts by where they stand in the catalogue, each with its offer and what the movements of its stock come to. */
 export async function listPartRows(
   db: Knex,
   where: Record<string, unknown> | ((query: Knex.QueryBuilder) => void) = {},
 ): Promise<CataloguePart[]> {
-  const rows = (await db('parts')
-    .where(where as Record<string, unknown>)
-    .orderBy('position')
-    .orderBy('id')) as PartColumns[];
-  return withOffers(db, rows);
+  const parts = db('parts').where(where as Record<string, unknown>);
+  const rows = (await withOffers(db, parts).orderBy('p.position').orderBy('p.id')) as (PartColumns & OfferColumns)[];
+  return rows.map(partOf);
+}
+
+/** Parts by id as they are made, without what they cost and how many there are: all that the rules of a job look at. */
+export async function listPartsAsMade(db: Knex, ids: Iterable<string>): Promise<CataloguePart[]> {
+  const found: CataloguePart[] = [];
+  for (const some of pieces([...new Set(ids)])) {
+    const rows = (await db('parts').whereIn('id', some).select('id', 'kind', 'data', 'origin', 'version')) as PartColumns[];
+    found.push(...rows.map((row) => partOf({ ...NOT_OFFERED, ...row })));
+  }
+  return found;
 }
 
 /** Parts by id, locked for the rest of the transaction; those that are not there are left out. */
 export async function lockPartRows(trx: Knex.Transaction, ids: readonly string[]): Promise<Map<string, CataloguePart>> {
-  const found: CataloguePart[] = [];
-  for (const some of pieces(ids))
-    found.push(...(await withOffers(trx, (await trx('parts').whereIn('id', some).forUpdate()) as PartColumns[])));
-  return new Map(found.map((row) => [row.id, row]));
+  const found = new Map<string, CataloguePart>();
+  for (const some of pieces(ids)) {
+    // the rows as they are now, which is what is locked; what the transaction sees beside them may be older
+    const rows = (await trx('parts').whereIn('id', some).forUpdate()) as PartColumns[];
+    const seen = (await withOffers(trx, trx('parts').whereIn('id', some))) as (PartColumns & OfferColumns)[];
+    const beside = new Map(seen.map((row) => [row.id, row]));
+    for (const row of rows) found.set(row.id, partOf({ ...NOT_OFFERED, ...beside.get(row.id), ...row }));
+  }
+  return found;
 }
 
-async function withOffers(db: Knex, rows: readonly PartColumns[]): Promise<CataloguePart[]> {
-  const offers = new Map<string, OfferColumns>();
-  const stock = new Map<string, number>();
-  // of few, what is asked for and no more: what is being written of others meanwhile is nobody's business here
-  const asked: (readonly string[] | undefined)[] =
-    rows.length > MOST_BY_NAME
-      ? [undefined]
-      : [
-          ...pieces(
-            rows.map(({ id }) => id),
-            MOST_BY_NAME,
-          ),
-        ];
-  for (const ids of asked) {
-    const of = (query: Knex.QueryBuilder): Knex.QueryBuilder => (ids ? query.whereIn('part_id', ids) : query);
-    for (const offer of (await of(db('offers'))) as OfferColumns[]) offers.set(offer.part_id, offer);
-    const sums: { part_id: string; n: string }[] = await of(db('stock_movements'))
-      .groupBy('part_id')
-      .select('part_id')
-      .sum('quantity as n');
-    for (const { part_id, n } of sums) stock.set(part_id, Number(n));
-    // what is cut is kept by its lengths: full metres of them
-    const racked: { part_id: string; n: string }[] = await of(db('hose_lengths'))
-      .where({ state: 'there' })
-      .whereNot({ kind: 'made' })
-      .groupBy('part_id')
-      .select('part_id')
-      .sum('mm as n');
-    for (const { part_id, n } of racked) stock.set(part_id, Math.floor(Number(n) / 1000));
-  }
-  return rows.map((row) => {
-    const offer = offers.get(row.id);
-    const shelf = stock.get(row.id);
-    const part = {
-      ...fromJson<Said>(row.data),
-      ...(offer?.price_minor === undefined || offer.price_minor === null ? {} : { [priceField(row.kind)]: offer.price_minor }),
-      ...(offer?.supplier ? { supplier: offer.supplier } : {}),
-      ...(offer?.code ? { code: offer.code } : {}),
-      ...(offer?.lead_days === undefined || offer.lead_days === null ? {} : { leadDays: offer.lead_days }),
-      ...(offer?.listed_currency ? { listed: { currency: offer.listed_currency, minor: offer.listed_minor ?? 0 } } : {}),
-      ...(shelf === undefined ? {} : { shelf }),
-    };
-    const { id, version, origin, kind } = row;
-    const read = { id, version, origin, kind, part } as unknown as CataloguePart;
-    if (typeof row.data === 'string') storedText.set(read, row.data);
-    return read;
-  });
+/** Rows of parts, each with its offer and its stock beside it, in one statement. What is cut is kept by its lengths: full metres of them. */
+function withOffers(db: Knex, parts: Knex.QueryBuilder): Knex.QueryBuilder {
+  return db(parts.as('p'))
+    .leftJoin('offers as o', 'o.part_id', 'p.id')
+    .select('p.id', 'p.kind', 'p.data', 'p.origin', 'p.version')
+    .select('o.supplier', 'o.code', 'o.price_minor', 'o.lead_days', 'o.listed_currency', 'o.listed_minor')
+    .select({
+      counted: db('stock_movements').whereRaw('part_id = p.id').sum('quantity'),
+      racked: db('hose_lengths').whereRaw('part_id = p.id').where({ state: 'there' }).whereNot({ kind: 'made' }).sum('mm'),
+    });
+}
+
+function partOf(row: PartColumns & OfferColumns): CataloguePart {
+  const { id, version, origin, kind, data, supplier, code, price_minor, lead_days, listed_currency, listed_minor, counted, racked } = row;
+  const shelf = racked === null ? (counted === null ? undefined : Number(counted)) : Math.floor(Number(racked) / 1000);
+  const part = {
+    ...fromJson<Said>(data),
+    ...(price_minor === null ? {} : { [priceField(kind)]: price_minor }),
+    ...(supplier ? { supplier } : {}),
+    ...(code ? { code } : {}),
+    ...(lead_days === null ? {} : { leadDays: lead_days }),
+    ...(listed_currency ? { listed: { currency: listed_currency, minor: listed_minor ?? 0 } } : {}),
+    ...(shelf === undefined ? {} : { shelf }),
+  };
+  const read = { id, version, origin, kind, part } as unknown as CataloguePart;
+  if (typeof data === 'string') storedText.set(read, data);
+  return read;
 }
 
 /** New parts, at the end of the catalogue. */
@@ -119,6 +121,7 @@ export async function insertPartRows(trx: Knex.Transaction, parts: readonly Cata
 
 /** Parts as they are to be now: by their ids alone, codes last, so that a code can change hands and never decides which part is written. */
 export async function updatePartRows(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
+  if (parts.length === 0) return;
   const mark: { revision: number } | undefined = await trx('marks').where({ name: 'catalogue' }).first('revision');
   const revision = Number(mark?.revision ?? 0) + 1;
   for (const some of pieces(parts)) {

@@ -22,7 +22,7 @@ const NEEDED_IN_DAYS = 12;
  */
 export async function loadDemo(db: Knex, reset: boolean): Promise<void> {
   await inTransaction(db, async (trx) => {
-    const revision = await lockScope(trx, 'shop');
+    const { revision } = await lockScope(trx, 'shop');
     if (!reset && (await trx('marks').where({ name: 'demo' }).first())) return;
     if (reset) {
       const old: { id: string }[] = await trx('jobs').whereIn('number', DEMO_NUMBERS).select('id');

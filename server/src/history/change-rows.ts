@@ -3,8 +3,8 @@ import type { Knex } from 'knex';
 import { inTransaction } from '../database/in-transaction.js';
 import { pieces } from '../database/pieces.js';
 import { AppError } from '../errors/app-error.js';
-import { rowOf, type Change, scopeName, type Scope, type Sender, type Written } from './change.js';
-import { changeByKey, recordEvent } from './event-store.js';
+import { rowOf, type Change, type Held, type Scope, type Sender, type Written } from './change.js';
+import { recordEvent, senderOf } from './event-store.js';
 
 /**
  * Makes a change in one transaction: locks its scope, lets `make` write, and records the event that history, undo and the live view come
@@ -15,22 +15,18 @@ export async function changeRows(
   db: Knex,
   scope: Scope,
   sender: Sender,
-  make: (trx: Knex.Transaction, at: string) => Promise<Written>,
+  make: (trx: Knex.Transaction, at: string, held: Held) => Promise<Written>,
 ): Promise<Change> {
   return inTransaction(db, async (trx) => {
-    const revision = await lockScope(trx, scope);
-    const made = await changeByKey(trx, scope, sender.key);
+    const held = await lockScope(trx, scope);
+    const { made, undone } = await senderOf(trx, scope, sender);
     if (made) return made;
     const at = new Date();
-    const written = await make(trx, at.toISOString());
+    const written = await make(trx, at.toISOString(), held);
     const record = [...written.before, ...written.after].some((entity) => entities[entity.type].undo === ('countered' as string));
-    // read first: an update would wait for whatever another scope is writing beside it
-    const undone = await trx('events')
-      .where({ scope: scopeName(scope), state: 'undone', client: sender.client })
-      .pluck<number[]>('id');
+    // by their ids: an update that looks for them would wait for whatever another scope is writing beside it
     for (const some of pieces(undone)) await trx('events').whereIn('id', some).update({ state: 'dropped' });
-    const change = await recordEvent(trx, { scope, revision }, record ? 'record' : 'edit', sender, written, at);
-    return change;
+    return recordEvent(trx, held, record ? 'record' : 'edit', sender, written, at);
   });
 }
 
@@ -38,17 +34,16 @@ export async function changeRows(
  * One change at a time in a scope: its events come in the order in which they are written, on every database of a cluster too, since
  * the number is written to the row that is held.
  *
- * @returns the number of the change to be made
  * @throws {AppError} not-found
  */
-export async function lockScope(trx: Knex.Transaction, scope: Scope): Promise<number> {
+export async function lockScope(trx: Knex.Transaction, scope: Scope): Promise<Held> {
   const { table, where } = rowOf(scope);
   if (scope === 'shop')
     await trx(table)
       .insert({ ...where, at: new Date() })
       .onConflict('name')
       .merge(['name']);
-  const row: { revision: number } | undefined = await trx(table).where(where).forUpdate().first('revision');
+  const row: Record<string, unknown> | undefined = await trx(table).where(where).forUpdate().first();
   if (!row) throw new AppError('not-found', 'This job no longer exists.');
-  return Number(row.revision) + 1;
+  return { scope, revision: Number(row['revision']) + 1, row };
 }

@@ -13,10 +13,11 @@ export function rowOf(scope: Scope): { readonly table: string; readonly where: R
   return scope === 'shop' ? { table: 'marks', where: { name: 'catalogue' } } : { table: 'jobs', where: { id: scope.job } };
 }
 
-/** A scope that is held, and the number of the change to be made in it. */
+/** A scope that is held, the number of the change to be made in it, and its row as it stands. */
 export interface Held {
   readonly scope: Scope;
   readonly revision: number;
+  readonly row: Readonly<Record<string, unknown>>;
 }
 
 /** Who sends a change, and by which key it is known again when it is sent twice. */

@@ -88,6 +88,21 @@ export async function changeByKey(trx: Knex, scope: Scope, key: string): Promise
   return event && (await changesOf(trx, [event]))[0];
 }
 
+/** What a sender has done in a scope, as far as its next change asks: the same change made already, and what was taken back. */
+export async function senderOf(
+  trx: Knex,
+  scope: Scope,
+  { key, client }: Sender,
+): Promise<{ readonly made: Change | undefined; readonly undone: number[] }> {
+  const own = trx('events').where({ scope: scopeName(scope), client, state: 'undone' });
+  const rows: (EventColumns & { same: number })[] = await trx('events')
+    .where({ scope: scopeName(scope), change_key: key })
+    .select(...COLUMNS, trx.raw('1 as same'))
+    .unionAll(own.select(...COLUMNS, trx.raw('0 as same')));
+  const event = rows.find(({ same }) => Number(same) === 1);
+  return { made: event && (await changesOf(trx, [event]))[0], undone: rows.flatMap(({ id, same }) => (Number(same) === 0 ? [id] : [])) };
+}
+
 /** Where each scope is listened to from. */
 export type Places = ReadonlyMap<string, number>;
 

@@ -24,7 +24,7 @@ const REFUSED_BY_KEYS: Readonly<Record<string, string>> = {
  */
 export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direction: 'undo' | 'redo', of?: string): Promise<Change> {
   return inTransaction(db, async (trx) => {
-    const revision = await lockScope(trx, scope);
+    const held = await lockScope(trx, scope);
     const made = await changeByKey(trx, scope, sender.key);
     if (made) return made;
     const event = await ownEvent(trx, scope, sender.client, direction === 'undo' ? 'done' : 'undone');
@@ -39,7 +39,7 @@ export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direct
     await trx('events')
       .where({ id: event.id })
       .update({ state: direction === 'undo' ? 'undone' : 'done' });
-    return recordEvent(trx, { scope, revision }, direction, sender, { label: event.label, before: from, after });
+    return recordEvent(trx, held, direction, sender, { label: event.label, before: from, after });
   });
 }
 

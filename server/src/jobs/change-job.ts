@@ -11,11 +11,11 @@ import {
   type JobDocument,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { findParts, partsWithEnds } from '../catalogue/catalogue-lookup.js';
+import { findPartsAsMade, partsWithEnds } from '../catalogue/catalogue-lookup.js';
 import type { Entity } from '../database/entities.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
-import { readDocument } from './read-document.js';
+import { documentOf } from './read-document.js';
 import { changeRows } from '../history/change-rows.js';
 import { asJobChange, type Sender } from '../history/change.js';
 
@@ -24,8 +24,8 @@ import { asJobChange, type Sender } from '../history/change.js';
  * here the rows that differ are written.
  */
 export async function changeJob(db: Knex, jobId: string, sender: Sender, commands: readonly Command[]): Promise<JobChange> {
-  const change = await changeRows(db, { job: jobId }, sender, async (trx, at) => {
-    const document = await readDocument(trx, jobId);
+  const change = await changeRows(db, { job: jobId }, sender, async (trx, at, held) => {
+    const document = await documentOf(trx, held.row);
     const parts = await knownParts(trx, commands, document);
     const { document: next, label } = runCommands(document, commands, { newId: rowIds(sender.key), parts });
     const { put, before, removed } = differenceOf(document, next);
@@ -45,7 +45,7 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
 /** The parts that the commands and the rows of the job name; where a hose may get other ends, those that can be had for it. */
 async function knownParts(trx: Knex, commands: readonly Command[], document: JobDocument): Promise<Catalogue> {
   const ids = [...partsNamedIn(document), ...partsNamedByCommands(commands)];
-  return mayRefit(commands) ? partsWithEnds(trx, ids) : findParts(trx, ids);
+  return mayRefit(commands) ? partsWithEnds(trx, ids) : findPartsAsMade(trx, ids);
 }
 
 /** Numbers are one of a kind among all jobs, which no single job can see; ids among all rows. */

@@ -6,9 +6,15 @@ import { newestChange } from '../history/event-store.js';
 
 /** The whole job as one transaction sees it. @throws {AppError} not-found */
 export async function readDocument(trx: Knex, id: string): Promise<JobDocument> {
-  const [job] = await listRows(trx, 'job', { id });
-  if (!job) throw new AppError('not-found', 'This job does not exist.');
-  const where = { job_id: id };
+  const row: Record<string, unknown> | undefined = await trx('jobs').where({ id }).first();
+  if (!row) throw new AppError('not-found', 'This job does not exist.');
+  return documentOf(trx, row);
+}
+
+/** The whole job of a row that has been read. */
+export async function documentOf(trx: Knex, row: Readonly<Record<string, unknown>>): Promise<JobDocument> {
+  const job = tables.job.fromColumns(row);
+  const where = { job_id: job.id };
   return {
     job,
     components: await listRows(trx, 'component', where),

@@ -1,6 +1,6 @@
 import { findablesOf, folded, wordsIn, type Findable, type JobDocument, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { findParts } from '../catalogue/catalogue-lookup.js';
+import { findPartsAsMade } from '../catalogue/catalogue-lookup.js';
 import { tables } from '../database/entities.js';
 import { pieces } from '../database/pieces.js';
 import { newestChange } from '../history/event-store.js';
@@ -85,7 +85,7 @@ async function workOutSome(db: Knex, ids: readonly string[]): Promise<JobSummary
   const { read, catalogue, shop } = await db.transaction(
     async (trx) => {
       const read = await readDocuments(trx, ids);
-      const catalogue = await findParts(trx, partsNamedInAll(read.map(({ document }) => document)));
+      const catalogue = await findPartsAsMade(trx, partsNamedInAll(read.map(({ document }) => document)));
       return { read, catalogue, shop: await newestChange(trx, 'shop') };
     },
     { isolationLevel: 'repeatable read' },

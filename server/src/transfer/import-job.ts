@@ -1,9 +1,10 @@
 import { documentOfFile, entriesOf, letters, partsNamedIn, readJobFile, rowIds, type JobDocument, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { findParts } from '../catalogue/catalogue-lookup.js';
+import { findPartsAsMade } from '../catalogue/catalogue-lookup.js';
 import { missingParts } from '../catalogue/catalogue-store.js';
 import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
+import { pieces } from '../database/pieces.js';
 import { writeRows } from '../database/write-rows.js';
 import { lockScope } from '../history/change-rows.js';
 import type { Sender } from '../history/change.js';
@@ -21,18 +22,17 @@ import { summarise } from '../jobs/summarise.js';
 export async function importJob(db: Knex, value: unknown, sender: Sender): Promise<{ summary: JobSummary; renumberedFrom?: string }> {
   return inTransaction(db, async (trx) => {
     // the catalogue must not change between what is known of it and what is added
-    const revision = await lockScope(trx, 'shop');
+    const held = await lockScope(trx, 'shop');
     const made = await madeBefore(trx, sender.key);
     if (made) return { summary: await summaryOf(trx, made) };
-    const read = readJobFile(value, new Set(await trx('parts').where({ kind: 'fitting' }).pluck<string[]>('id')));
+    const read = readJobFile(value, await fittingsNamed(trx, value));
     const wanted = read.file.job.number;
     const number = await freeNumber(trx, wanted);
     const document = documentOfFile(read, { number, updatedAt: new Date().toISOString(), newId: rowIds(sender.key) });
     const brought = entriesOf({ ...read.file.parts, supplies: [] });
     const parts = (await missingParts(trx, brought, 'import')).map((row): Entity => ({ type: 'part', row }));
     await writeRows(trx, { made: [...rowsOfDocument(document), ...parts], changed: [], gone: [] });
-    if (parts.length > 0)
-      await recordEvent(trx, { scope: 'shop', revision }, 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
+    if (parts.length > 0) await recordEvent(trx, held, 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
     return { summary: await summaryOf(trx, document), ...(number === wanted ? {} : { renumberedFrom: wanted }) };
   });
 }
@@ -44,10 +44,25 @@ async function madeBefore(trx: Knex, key: string): Promise<JobDocument | undefin
 }
 
 async function summaryOf(trx: Knex, document: JobDocument): Promise<JobSummary> {
-  return summarise(document, await findParts(trx, [...partsNamedIn(document)]));
+  return summarise(document, await findPartsAsMade(trx, [...partsNamedIn(document)]));
+}
+
+/** The fittings of the catalogue among all that a file says: whatever it names, and however it is built, is among its strings. */
+async function fittingsNamed(trx: Knex, value: unknown): Promise<Set<string>> {
+  const said = new Set<string>();
+  for (const open = [value]; open.length > 0;) {
+    const next = open.pop();
+    if (typeof next === 'string' && next.length <= letters.partId) said.add(next);
+    else if (typeof next === 'object' && next !== null) for (const inside of Object.values(next)) open.push(inside);
+  }
+  const known = new Set<string>();
+  for (const some of pieces([...said], 1000))
+    for (const id of await trx('parts').where({ kind: 'fitting' }).whereIn('id', some).pluck<string[]>('id')) known.add(id);
+  return known;
 }
 
 async function freeNumber(trx: Knex, wanted: string): Promise<string> {
+  if (!(await trx('jobs').where({ number: wanted }).first('id'))) return wanted;
   const present: { number: string }[] = await trx('jobs').select('number');
   const taken = new Set(present.map((row) => row.number.toLowerCase()));
   if (!taken.has(wanted.toLowerCase())) return wanted;

@@ -1,6 +1,6 @@
-import { assembleJob, jobContracts, partsList, writeJobFile } from '@gewinde/core';
+import { assembleJob, jobContracts, partsList, partsNamedIn, writeJobFile } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
-import { partsFor } from '../catalogue/catalogue-lookup.js';
+import { findParts, partsFor } from '../catalogue/catalogue-lookup.js';
 import { readSealRules } from '../catalogue/catalogue-store.js';
 import { readDocument } from '../jobs/read-document.js';
 import type { App } from '../plugins/app-type.js';
@@ -14,7 +14,7 @@ export async function transferRoutes(app: App, { db, heavy }: Feature): Promise<
   serve(app, jobContracts.exportJob, async ({ params, reply }) => {
     const document = await readDocument(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}.gewinde.json"`);
-    return writeJobFile(document, await partsFor(db, document));
+    return writeJobFile(document, await findParts(db, partsNamedIn(document)));
   });
   serve(app, jobContracts.importJob, async ({ body, client }) => heavy.run(importJob, body, { client, key: randomUUID() }));
   serve(app, jobContracts.exportPartsList, async ({ params, reply }) => {
