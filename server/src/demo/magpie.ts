@@ -216,7 +216,7 @@ function lineOf(row: LineRow, order: number, jobId: string, byKey: Map<string, P
     if (wanted === null || !end) return { chosen: null };
     const found =
       typeof wanted === 'number'
-        ? waysToHoseEnd(port, end, catalogue, { weights: priceOnly }).ways[wanted]
+        ? waysToHoseEnd(port, end, catalogue, { weights: priceOnly, limit: wanted + 1, ownEnd: true, bare: true }).ways[wanted]
         : { fittings: wanted, branches: [] };
     if (!found) return { chosen: null };
     const kept = asKept(i === 0 ? found : reversedWay(found));
