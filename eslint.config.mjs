@@ -111,7 +111,7 @@ export default defineConfig(
     ignores: tests,
     rules: restricted(
       otherRoom,
-      { regex: '^(?!\\.|typebox(/value)?$|highs$)', message: 'The core stands on the schema library and the solver alone.' },
+      { regex: '^(?!\\.|typebox(/(value|compile))?$|highs$)', message: 'The core stands on the schema library and the solver alone.' },
       {
         regex: `^(\\.\\./)+(${order.filter((other) => !before[part].includes(other) && other !== part).join('|')})/`,
         message: `${part} does not know it.`,

@@ -3,7 +3,7 @@ const preset = presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json
 export default {
   ...preset,
   transform: { '/node_modules/(@angular|@ng-bootstrap)/.*\\.mjs$': '<rootDir>/test/linked-library.mjs', ...preset.transform },
-  setupFilesAfterEnv: ['<rootDir>/setup-jest.ts'],
+  setupFilesAfterEnv: ['<rootDir>/setup-jest.ts', '<rootDir>/test/shown-as-in-the-app.ts'],
   testTimeout: 30000,
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|typebox/))'],

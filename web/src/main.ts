@@ -3,6 +3,7 @@ import { inject, provideAppInitializer } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { Seat } from './data/seat';
+import { provideHouseUnits } from './shared/house-renderer';
 import { App } from './shell/app';
 import { routes } from './routes';
 
@@ -10,6 +11,7 @@ bootstrapApplication(App, {
   providers: [
     provideHttpClient(withFetch()),
     provideRouter(routes, withComponentInputBinding()),
+    provideHouseUnits(),
     // who this tab is must be known before it says anything
     provideAppInitializer(() => inject(Seat).take()),
   ],

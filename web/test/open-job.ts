@@ -27,6 +27,7 @@ import { LiveStream } from '../src/data/live-stream';
 import { Messages, type Message } from '../src/data/messages';
 import { ShopStore } from '../src/data/shop-store';
 import { StockroomStore } from '../src/data/stockroom-store';
+import { provideHouseUnits } from '../src/shared/house-renderer';
 
 export const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -71,6 +72,7 @@ export async function openSampleJob(
   const closed: unknown[] = [];
   TestBed.configureTestingModule({
     providers: [
+      provideHouseUnits(),
       provideHttpClient(),
       provideHttpClientTesting(),
       provideRouter([{ path: '**', children: [] }]),

@@ -2,6 +2,7 @@ import { endForm } from '../connectors/index.js';
 import { lengthBetween, turnBetween, type Fitting } from '../fittings/index.js';
 import type { ChainQuery } from './chain.js';
 import { ChainConstraintError } from './chain-constraint-error.js';
+import { quantity } from '../units/index.js';
 
 /**
  * Finds wishes that contradict one another before anything is searched for.
@@ -22,7 +23,7 @@ export function checkConstraints(query: ChainQuery, maxFittings: number): void {
   for (const part of wanted) {
     if (leastBoreMm !== undefined && part.boreMm !== undefined && part.boreMm < leastBoreMm)
       fail(
-        `${part.name} passes ${part.boreMm} mm, and the chain must pass ${leastBoreMm} mm.`,
+        `${part.name} passes ${quantity(part.boreMm, 'mm')}, and the chain must pass ${quantity(leastBoreMm, 'mm')}.`,
         'leastBoreMm',
         'Ask for less bore, or another part.',
       );
@@ -36,7 +37,7 @@ export function checkConstraints(query: ChainQuery, maxFittings: number): void {
   const stack = wanted.reduce((sum, part) => sum + shortest(part), 0);
   if (mostStackMm !== undefined && stack > mostStackMm)
     fail(
-      `The parts to be used are ${round(stack)} mm long together, and the stack may be ${mostStackMm} mm.`,
+      `The parts to be used are ${quantity(round(stack), 'mm')} long together, and the stack may be ${quantity(mostStackMm, 'mm')}.`,
       'mostStackMm',
       'Allow a longer stack.',
     );
@@ -54,7 +55,7 @@ export function checkConstraints(query: ChainQuery, maxFittings: number): void {
     ] as const)
       if (endForm(end).boreMm < leastBoreMm - 0.05)
         fail(
-          `${words} itself passes about ${round(endForm(end).boreMm)} mm; no adapter makes it ${leastBoreMm} mm.`,
+          `${words} itself passes about ${quantity(round(endForm(end).boreMm), 'mm')}; no adapter makes it ${quantity(leastBoreMm, 'mm')}.`,
           'leastBoreMm',
           'Take a larger port or hose end.',
         );

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { formatConnector, endForm, parseConnector } from '../connectors/index.js';
 import { adapter, standardFittings, turnBetween, type Fitting } from '../fittings/index.js';
 import { counterpart, solveChains, usualWeights, whyNone } from './index.js';
+import { inHouseUnits } from '../units/index.js';
 
 const catalogue: Fitting[] = standardFittings()
   .slice(0, 3500)
@@ -123,7 +124,7 @@ describe('wishes', () => {
     [{ use: ['npt1/4m+an6m', 'npt1/4m+an4m', 'npt1/4m+an3m', 'npt1/8m+an4m'] }, 'use', '4 parts are to be used'],
   ])('that contradict are refused in words: %j', (constraints, field, words) => {
     const error = refused(constraints);
-    expect(error.message).toContain(words);
+    expect(inHouseUnits(error.message, 'metric')).toContain(words);
     expect(error.field).toBe(field);
   });
 
@@ -150,7 +151,9 @@ describe('wishes', () => {
     expect(solveChains({ ...query, constraints }).chains).toEqual([]);
     const told = whyNone({ ...query, constraints });
     expect(told.map((t) => t.constraint)).toEqual(['mostStackMm']);
-    expect(told[0]!.words).toMatch(/^Without the limit of 12 mm on the stack there is a way of 2 joints; its stack is [\d.]+ mm\.$/);
+    expect(inHouseUnits(told[0]!.words, 'metric')).toMatch(
+      /^Without the limit of 12 mm on the stack there is a way of 2 joints; its stack is [\d.]+ mm\.$/,
+    );
     expect(
       whyNone({ ...query, maxFittings: 1, takeOffs: [{ to: 'sensor', connector: parseConnector('m27x2 m washer') }] })[0]!.constraint,
     ).toBe('takeOffs');

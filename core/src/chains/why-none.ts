@@ -1,6 +1,7 @@
 import type { ChainQuery } from './chain.js';
 import { constraintsSet, type ChainConstraints } from './chain-constraints.js';
 import { solveChains } from './solve-chains.js';
+import { quantity } from '../units/index.js';
 
 /** A wish that stands in the way by itself: without it there are chains. */
 export interface InTheWay {
@@ -16,7 +17,7 @@ export function whyNone(query: ChainQuery): InTheWay[] {
   const attempt = (constraint: InTheWay['constraint'], less: Partial<ChainQuery>, without: string): void => {
     const best = solveChains({ ...query, ...less, limit: 1 }).chains[0];
     if (!best) return;
-    const figure = constraint === 'mostStackMm' ? `; its stack is ${best.lengthMm} mm` : '';
+    const figure = constraint === 'mostStackMm' ? `; its stack is ${quantity(best.lengthMm, 'mm')}` : '';
     found.push({ constraint, words: `Without ${without} there is a way of ${best.jointCount} joints${figure}.` });
   };
   for (const key of constraintsSet(constraints)) {
@@ -34,9 +35,9 @@ function inWords(key: keyof ChainConstraints, constraints: ChainConstraints): st
     case 'turnDeg':
       return constraints.turnDeg === 0 ? 'the wish that it runs straight' : `the wish that it turns ${constraints.turnDeg}°`;
     case 'leastBoreMm':
-      return `the wish for a bore of ${constraints.leastBoreMm} mm`;
+      return `the wish for a bore of ${quantity(constraints.leastBoreMm ?? 0, 'mm')}`;
     case 'mostStackMm':
-      return `the limit of ${constraints.mostStackMm} mm on the stack`;
+      return `the limit of ${quantity(constraints.mostStackMm ?? 0, 'mm')} on the stack`;
     case 'materials':
       return `the limit to ${constraints.materials!.join(' and ')}`;
     case 'use':

@@ -1,5 +1,6 @@
 import type { Connector } from './connector.js';
 import { familyById } from './family.js';
+import { quantity } from '../units/index.js';
 
 /** A ring of flat face that a gasket or O-ring lies on, mm across; of a groove also how deep it is. */
 export interface Land {
@@ -41,8 +42,8 @@ export function formatLand({ insideMm, outsideMm, depthMm }: Land): string {
 
 /** What cannot be in a land, in words; undefined where it can be made. */
 export function landProblem({ insideMm, outsideMm, depthMm }: Land): string | undefined {
-  if (insideMm < 2 || outsideMm > 500) return `A land from ${insideMm} to ${outsideMm} mm is not one of this trade.`;
+  if (insideMm < 2 || outsideMm > 500) return `A land from ${quantity(insideMm, 'mm', outsideMm)} is not one of this trade.`;
   const width = (outsideMm - insideMm) / 2;
-  if (width < 0.5) return `${outsideMm} mm outside leaves no face round ${insideMm} mm inside.`;
-  return depthMm !== undefined && (depthMm < 0.3 || depthMm > 12) ? `A groove ${depthMm} mm deep holds no ring.` : undefined;
+  if (width < 0.5) return `${quantity(outsideMm, 'mm')} outside leaves no face round ${quantity(insideMm, 'mm')} inside.`;
+  return depthMm !== undefined && (depthMm < 0.3 || depthMm > 12) ? `A groove ${quantity(depthMm, 'mm')} deep holds no ring.` : undefined;
 }

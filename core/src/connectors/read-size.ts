@@ -1,7 +1,7 @@
 import { ConnectorSyntaxError } from './connector-syntax-error.js';
 import { hasSize, type Family } from './family.js';
 import { formatLand, landProblem, type Land } from './land.js';
-import { dashToFraction, formatDash, fractionToNumber } from '../units/index.js';
+import { dashToFraction, formatDash, fractionToNumber, quantity } from '../units/index.js';
 import type { Token } from './scan-notation.js';
 
 /** The size a token names in the given family, as that family writes it. @throws {ConnectorSyntaxError} */
@@ -78,8 +78,12 @@ function flangeSize(bolts: Token, bore: Token, bolt: Token | undefined, fail: (m
   const apart = Number(bolts.parts[0]!.replace(',', '.'));
   const hole = Number(bore.parts[0]!.replace(',', '.'));
   if (apart < 15 || apart > 150)
-    return fail(`Bolts ${apart} mm apart are not a flange of this trade.`, 'It takes 15 to 150 mm. Check the unit.');
-  if (hole < 3 || hole >= apart) return fail(`A bore of ${hole} mm does not go between bolts ${apart} mm apart.`, 'Check both figures.');
+    return fail(
+      `Bolts ${quantity(apart, 'mm')} apart are not a flange of this trade.`,
+      `It takes ${quantity(15, 'mm', 150)}. Check the unit.`,
+    );
+  if (hole < 3 || hole >= apart)
+    return fail(`A bore of ${quantity(hole, 'mm')} does not go between bolts ${quantity(apart, 'mm')} apart.`, 'Check both figures.');
   return `2x${apart}${bolt ? ` ${bolt.text.toLowerCase()}` : ''} bore${hole}`;
 }
 
@@ -124,7 +128,7 @@ export function readLandToken(token: Token, circle?: Token): string {
   const [count, circleMm] = circle.parts.map((part) => number(part!)) as [number, number];
   if (count < 2 || count > 24 || circleMm > 600 || circleMm < 10)
     throw new ConnectorSyntaxError(
-      `${count} bolts on a circle of ${circleMm} mm do not hold a face.`,
+      `${count} bolts on a circle of ${quantity(circleMm, 'mm')} do not hold a face.`,
       circle.position,
       circle.text.length,
       'Type number and circle, mm: bolts 4x88.',

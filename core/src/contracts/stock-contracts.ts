@@ -216,7 +216,7 @@ export const stockContracts = {
     path: '/api/jobs/:id/labels',
     summary: 'End labels to the label printer: of all tickets, or of one',
     params: JobParams,
-    body: Type.Object({ ticket: Type.Optional(Words(letters.paperNumber)) }, strict),
+    body: Type.Object({ ticket: Type.Optional(Words(letters.paperNumber)), units: Type.Optional(OneOf(['metric', 'inch'])) }, strict),
     answer: PrintedSchema,
     status: 200,
   }),

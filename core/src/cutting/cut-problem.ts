@@ -1,3 +1,4 @@
+import { quantity as said } from '../units/index.js';
 /** Something to cut from: so many of a length; any number where the quantity is null. */
 export interface StockLength {
   readonly id: string;
@@ -61,17 +62,17 @@ export interface Grained {
  * @throws {CutFigureError} for lengths that are none, negative counts, ids twice
  */
 export function grained({ stock, kerfMm, demand, leaveOut = 'fewest' }: CutProblem): Grained {
-  if (!(kerfMm >= 0 && Number.isFinite(kerfMm))) throw new CutFigureError(`A kerf of ${kerfMm} mm is none.`, 'kerfMm');
+  if (!(kerfMm >= 0 && Number.isFinite(kerfMm))) throw new CutFigureError(`A kerf of ${said(kerfMm, 'mm')} is none.`, 'kerfMm');
   stock.forEach(({ lengthMm, quantity, id }, i) => {
     if (!(lengthMm > 0 && Number.isFinite(lengthMm)))
-      throw new CutFigureError(`Stock "${id}" has no length: ${lengthMm} mm.`, `stock/${i}/lengthMm`);
+      throw new CutFigureError(`Stock "${id}" has no length: ${said(lengthMm, 'mm')}.`, `stock/${i}/lengthMm`);
     if (quantity !== null && !(Number.isInteger(quantity) && quantity >= 0))
       throw new CutFigureError(`Of stock "${id}" there cannot be ${quantity}.`, `stock/${i}/quantity`);
     if (stock.findIndex((s) => s.id === id) !== i) throw new CutFigureError(`Stock "${id}" stands twice.`, `stock/${i}/id`);
   });
   demand.forEach(({ lengthMm, quantity, id }, i) => {
     if (!(lengthMm > 0 && Number.isFinite(lengthMm)))
-      throw new CutFigureError(`Piece "${id}" has no length: ${lengthMm} mm.`, `demand/${i}/lengthMm`);
+      throw new CutFigureError(`Piece "${id}" has no length: ${said(lengthMm, 'mm')}.`, `demand/${i}/lengthMm`);
     if (!(Number.isInteger(quantity) && quantity >= 0))
       throw new CutFigureError(`Of piece "${id}" there cannot be ${quantity}.`, `demand/${i}/quantity`);
     if (demand.findIndex((d) => d.id === id) !== i) throw new CutFigureError(`Piece "${id}" stands twice.`, `demand/${i}/id`);

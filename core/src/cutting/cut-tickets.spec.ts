@@ -1,5 +1,6 @@
 import { breather, drain, feed, jobOf, withPiece, withWay } from '../../testing/sample-job.js';
 import { cutTickets } from './index.js';
+import { inHouseUnits } from '../units/index.js';
 
 describe('cutTickets', () => {
   it('gives one ticket a hose with its cut length, ends and labels', () => {
@@ -28,7 +29,7 @@ describe('cutTickets', () => {
       ['2403-L2', 2],
     ]);
     expect(notReady[1]!.reasons[0]).toMatch(/does not join/);
-    expect(notReady[1]!.reasons[1]).toMatch(/a drain by gravity needs 11 mm/);
+    expect(inHouseUnits(notReady[1]!.reasons[1]!, 'metric')).toMatch(/a drain by gravity needs 11 mm/);
   });
 
   it('holds back a hose that is not made for the fluid', () => {

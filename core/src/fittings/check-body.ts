@@ -2,6 +2,7 @@ import { familyById } from '../connectors/index.js';
 import type { Body, Passage } from './body-schema.js';
 import type { Fitting } from './fitting-schema.js';
 import type { FittingKind } from './fitting-kinds.js';
+import { quantity } from '../units/index.js';
 
 /** What does not hold together in the body of a part, in words; empty where all is well. */
 export function bodyProblems(fitting: Fitting, kind: FittingKind): string[] {
@@ -17,8 +18,10 @@ function placeProblems({ places, heightMm, acrossMm }: Body): string[] {
   return places.flatMap((place, i) => {
     const end = `End ${i + 1}`;
     if (place.faces === 'out' && place.clockDeg === undefined) return [`${end} looks out: say at which angle round the body.`];
-    if ((place.heightMm ?? 0) > heightMm) return [`${end} lies ${place.heightMm} mm up, and the body is ${heightMm} mm high.`];
-    if ((place.outMm ?? 0) > acrossMm) return [`${end} lies ${place.outMm} mm off the axis of a body ${acrossMm} mm across.`];
+    if ((place.heightMm ?? 0) > heightMm)
+      return [`${end} lies ${quantity(place.heightMm!, 'mm')} up, and the body is ${quantity(heightMm, 'mm')} high.`];
+    if ((place.outMm ?? 0) > acrossMm)
+      return [`${end} lies ${quantity(place.outMm!, 'mm')} off the axis of a body ${quantity(acrossMm, 'mm')} across.`];
     return [];
   });
 }
@@ -51,7 +54,7 @@ function passageProblems({ ends }: Fitting, { passages }: Body): string[] {
 function thermostatProblems({ opensC, fullOpenC }: Body, kind: FittingKind): string[] {
   if (kind.id === 'thermostat' && opensC === undefined) return ['A thermostat says at how many degrees it begins to open.'];
   return opensC !== undefined && fullOpenC !== undefined && fullOpenC <= opensC
-    ? [`Fully open at ${fullOpenC} °C, and it begins at ${opensC} °C: the other way round.`]
+    ? [`Fully open at ${quantity(fullOpenC, '°C')}, and it begins at ${quantity(opensC, '°C')}: the other way round.`]
     : [];
 }
 

@@ -2,6 +2,7 @@ import { bareConnector, endForm, familyById, formatConnector, hasSize, readLand,
 import { bodyProblems } from './check-body.js';
 import { fittingKind } from './fitting-kinds.js';
 import { kindOf, type Fitting } from './fitting.js';
+import { quantity } from '../units/index.js';
 
 /** What does not hold together in a part. */
 export interface FittingProblem {
@@ -43,7 +44,7 @@ export function checkFitting(fitting: Fitting): FittingProblem[] {
   for (const [field, unit] of measures) if (fitting[field] === 0) say(field, `Leave it empty where it is not known: 0 ${unit} cannot be.`);
   const widest = Math.max(...fitting.ends.map((e) => Math.max(endForm(e).boreMm, endForm(e).outsideMm)));
   if (fitting.boreMm !== undefined && fitting.boreMm > widest)
-    say('boreMm', `A bore of ${fitting.boreMm} mm does not go through ${fitting.ends.map(formatConnector).join(' and ')}.`);
+    say('boreMm', `A bore of ${quantity(fitting.boreMm, 'mm')} does not go through ${fitting.ends.map(formatConnector).join(' and ')}.`);
   if (fitting.minTempC !== undefined && fitting.maxTempC !== undefined && fitting.minTempC >= fitting.maxTempC)
     say('maxTempC', 'The highest temperature is not above the lowest.');
   if (fitting.oneWay && fitting.ends.length !== 2) say('oneWay', 'Only a part with two ends can have a direction.');

@@ -1,4 +1,5 @@
 import { FlowFigureError } from './viscosity.js';
+import { quantity } from '../units/index.js';
 
 /**
  * Worm-drive clamps by what they close on, mm. Source: DIN 3017-1, from memory.
@@ -61,7 +62,8 @@ export function clampFor(
     (best, span) => (Math.abs((span[0] + span[1]) / 2 - outside) < Math.abs((best[0] + best[1]) / 2 - outside) ? span : best),
     fits[0] ?? wormClamps[wormClamps.length - 1]!,
   );
-  if (fits.length === 0) throw new FlowFigureError(`No worm-drive clamp closes on ${outside.toFixed(0)} mm.`, 'Take a T-bolt band.');
+  if (fits.length === 0)
+    throw new FlowFigureError(`No worm-drive clamp closes on ${quantity(outside.toFixed(0), 'mm')}.`, 'Take a T-bolt band.');
   const soft = construction === 'silicone' || construction === 'charge' || construction === 'vacuum';
   return {
     kind: soft ? 'worm drive, lined' : 'worm drive',
@@ -115,11 +117,11 @@ export function couplerHold({ pipeMm, insertedMm, bandMm, bandPullN, beaded, oil
     holds,
     leastInsertedMm,
     words: !deep
-      ? `${insertedMm} mm over the pipe are too little: the band, as much behind it and 5 mm make ${leastInsertedMm} mm.`
+      ? `${quantity(insertedMm, 'mm')} over the pipe are too little: the band, as much behind it and ${quantity(5, 'mm')} make ${quantity(leastInsertedMm, 'mm')}.`
       : beaded
         ? 'The bead holds it: band behind the bead, pipe and coupler wiped dry.'
         : holds
-          ? `Without a bead it would come off at about ${offBar.toFixed(1)} bar: more than twice the boost.`
-          : `Without a bead it would come off at about ${offBar.toFixed(1)} bar, and twice ${boostBar} bar are asked for: roll a bead on the pipe.`,
+          ? `Without a bead it would come off at about ${quantity(offBar.toFixed(1), 'bar')}: more than twice the boost.`
+          : `Without a bead it would come off at about ${quantity(offBar.toFixed(1), 'bar')}, and twice ${quantity(boostBar, 'bar')} are asked for: roll a bead on the pipe.`,
   };
 }

@@ -1,4 +1,5 @@
 import { FlowFigureError } from './viscosity.js';
+import { quantity } from '../units/index.js';
 
 /** When a thermostat begins to open, and when it is open, °C. */
 export interface Thermostat {
@@ -53,7 +54,10 @@ export function coolerNeed(d: CoolerDuty): CoolerNeed {
       'Say the power of the engine and what its oil pump gives.',
     );
   if (!(oilC > airC))
-    throw new FlowFigureError(`Oil at ${oilC} °C gives nothing off to air at ${airC} °C.`, 'Look at both temperatures again.');
+    throw new FlowFigureError(
+      `Oil at ${quantity(oilC, '°C')} gives nothing off to air at ${quantity(airC, '°C')}.`,
+      'Look at both temperatures again.',
+    );
   const heatKw = (powerKw * heatToOilPercent) / 100;
   const perK = (flowLpm / 60_000) * densityKgM3 * heatJKgK;
   const dropK = (heatKw * 1000) / perK;

@@ -4,6 +4,7 @@ import type { AssembledJob, AssembledLine } from '../lines/index.js';
 import { AIR_BAR, fluidProperties, oilOf, type ReckonedOil } from './fluid-properties.js';
 import type { Stream } from './line-loss.js';
 import { figuresOf, type ServiceFigures } from './service-figures.js';
+import { quantity } from '../units/index.js';
 
 /** A job with what runs in it, and what the shop reckons with. */
 export interface FlowQuestion {
@@ -155,13 +156,16 @@ function fromPower(what: NonNullable<ServiceFigures['flowFrom']>, kw: number, de
   const { kgPerKwh, pumpGives, airKgPerKg } = BURNT;
   const figure = (value: number, source: string): Figure => ({ value, from: 'job', source: `common practice: ${source}` });
   if (what === 'power, fuel')
-    return figure((kw * kgPerKwh * pumpGives * 1000) / 60 / densityKgM3, `${kw} kW burn ${kgPerKwh} kg/kWh, the pump gives twice as much`);
+    return figure(
+      (kw * kgPerKwh * pumpGives * 1000) / 60 / densityKgM3,
+      `${quantity(kw, 'kW')} burn ${kgPerKwh} kg/kWh, the pump gives twice as much`,
+    );
   if (what === 'power, air')
     return figure(
       (kw * kgPerKwh * airKgPerKg * 1000) / 60 / densityKgM3,
-      `${kw} kW burn ${kgPerKwh} kg/kWh with ${airKgPerKg} times as much air`,
+      `${quantity(kw, 'kW')} burn ${kgPerKwh} kg/kWh with ${airKgPerKg} times as much air`,
     );
-  return figure(kw * BLOW_BY_LPM_PER_KW, `${BLOW_BY_LPM_PER_KW} L/min of blow-by for each kW`);
+  return figure(kw * BLOW_BY_LPM_PER_KW, `${quantity(BLOW_BY_LPM_PER_KW, 'L/min')} of blow-by for each kW`);
 }
 
 function statesOf(

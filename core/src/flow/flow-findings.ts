@@ -8,6 +8,7 @@ import { outcomeIn, stepDown } from './judge-sizes.js';
 import { thermostatsOf } from './thermostats.js';
 import { turboNeeds } from './turbo.js';
 import { bearingOf } from './what-feeds.js';
+import { quantity } from '../units/index.js';
 
 export type FlowSeverity = 'attention' | 'advice';
 
@@ -84,7 +85,7 @@ function ofRestrictors({ columns, taken, line }: LineSizing, say: Say): FlowFind
   const path = columns[taken ?? 0]?.path.passed ?? [];
   const holes = path.filter((p) => p.kind === 'restrictor');
   const hidden = holes.filter((p) => p.key !== undefined);
-  const words = holes.map((p) => `${p.name} (Ø ${p.boreMm} mm)`).join(' and ');
+  const words = holes.map((p) => `${p.name} (Ø ${quantity(p.boreMm, 'mm')})`).join(' and ');
   if (holes.length > 1) return [say('two-restrictors', `Two restrictors stand behind one another: ${words}.`)];
   return hidden.length === 1 && line.line.service !== 'bypass-feed' ? [say('restrictor-hidden', `${words} throttles this line.`)] : [];
 }
@@ -93,7 +94,7 @@ function ofTurbo({ columns, taken, line, duty }: LineSizing, say: Say): FlowFind
   const hot = taken === undefined ? undefined : outcomeIn(columns[taken]!, 'hottest');
   if (line.line.service !== 'turbo-feed' || !hot || duty.said.bearing === undefined) return [];
   const { lpm, name, source } = turboNeeds[bearingOf(line)];
-  const gives = `It gives ${hot.flowLpm.toFixed(1)} L/min when hot; ${name} take ${lpm[0]} to ${lpm[1]} (${source}).`;
+  const gives = `It gives ${quantity(hot.flowLpm.toFixed(1), 'L/min')} when hot; ${name} take ${quantity(lpm[0], 'L/min', lpm[1])} (${source}).`;
   // too much is overstepped by a fifth before it is told; too little, which hurts, at once
   if (hot.flowLpm > lpm[1] * 1.2) return [say('feed-too-much', gives)];
   return hot.flowLpm < lpm[0] ? [say('feed-too-little', gives)] : [];
@@ -107,7 +108,12 @@ function ofDrain({ columns, taken, line, duty }: LineSizing, say: Say): FlowFind
   const still = comesBack === 'filler cap' && (!last?.endB?.connector.swivel || last.piece.slackPercent < CAP_SLACK_PERCENT);
   return [
     ...(fallMm !== undefined && fallMm <= 0
-      ? [say('drain-rises', `It ${fallMm === 0 ? 'lies flat' : `rises by ${-fallMm} mm`}, and nothing but its fall drives it.`)]
+      ? [
+          say(
+            'drain-rises',
+            `It ${fallMm === 0 ? 'lies flat' : `rises by ${quantity(-fallMm, 'mm')}`}, and nothing but its fall drives it.`,
+          ),
+        ]
       : []),
     ...(step ? [say('drain-steps-down', `On its way ${step}.`)] : []),
     ...(still
@@ -138,7 +144,7 @@ function ofBypass(sizing: LineSizing, question: FlowQuestion, say: Say): FlowFin
   if (!found?.tooMuch) return [];
   const { idleLpm, shareIdle } = found;
   const share = shareIdle === undefined ? '' : `, ${Math.round(shareIdle * 100)} % of what the pump gives`;
-  return [say('bypass-takes-much', `At hot idle it takes ${idleLpm.toFixed(1)} L/min${share}.`)];
+  return [say('bypass-takes-much', `At hot idle it takes ${quantity(idleLpm.toFixed(1), 'L/min')}${share}.`)];
 }
 
 function ofCoupler(sizing: LineSizing, say: Say): FlowFinding[] {

@@ -17,6 +17,7 @@ import {
   wetted,
 } from './index.js';
 import { oilDensity, oils } from '../fluids/index.js';
+import { inHouseUnits } from '../units/index.js';
 
 const oil = oils.find((o) => o.id === '10w60')!;
 const at = (tempC: number, flowLpm = 3) => ({ flowLpm, viscosityCst: kinematicViscosity(oil, tempC), densityKgM3: oilDensity(oil, tempC) });
@@ -159,7 +160,9 @@ describe('the choice of a hose', () => {
     ['hose-pushon-16', { hottestC: 90, suckedBar: 0.6 }, /collapses: sucked by 0.6 bar/],
     ['hose-ptfe-10', { bendMm: 90 }, /bends at 165 mm, and the route asks for 90/],
     ['hose-ptfe-4', { leastBoreMm: 7 }, /bore is 4.8 mm/],
-  ])('refuses %s for %j, with the reason', (id, more, reason) => expect(reasons(id, more).join('; ')).toMatch(reason));
+  ])('refuses %s for %j, with the reason', (id, more, reason) =>
+    expect(inHouseUnits(reasons(id, more).join('; '), 'metric')).toMatch(reason),
+  );
 
   it('bears less the hotter it gets, and nothing beyond its span', () => {
     for (const hose of catalogue.hoses) {

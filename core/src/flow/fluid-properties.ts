@@ -1,6 +1,7 @@
 import { fluidById, oilDensity, oils, type FluidId, type TwoViscosities } from '../fluids/index.js';
 import type { JobOil } from '../job/index.js';
 import { FlowFigureError, kinematicViscosity } from './viscosity.js';
+import { quantity } from '../units/index.js';
 
 /** An oil as it is reckoned with, whichever way it was said. */
 export interface ReckonedOil extends TwoViscosities {
@@ -137,9 +138,9 @@ function oilAt(oil: ReckonedOil, tempC: number): FluidProperties {
     heatJKgK: 1800 + 3.6 * tempC,
     source: `${oil.name}: ASTM D341; density falls 0.65 kg/m³ a K`,
     ...(tempC < 0
-      ? { beyond: `Below 0 °C the line of ASTM D341 is drawn on: near its pour point ${oil.name} is thicker than that.` }
+      ? { beyond: `Below ${quantity(0, '°C')} the line of ASTM D341 is drawn on: near its pour point ${oil.name} is thicker than that.` }
       : tempC > 150
-        ? { beyond: 'Above 150 °C the line of ASTM D341 is drawn on.' }
+        ? { beyond: `Above ${quantity(150, '°C')} the line of ASTM D341 is drawn on.` }
         : {}),
   };
 }
@@ -177,6 +178,8 @@ export function fromTable({ rows, kinematic, source }: Table, tempC: number): Fl
     source,
     ...(within === tempC
       ? {}
-      : { beyond: `Its figures are known from ${first[0]} to ${last[0]} °C: at ${tempC} °C those of ${within} °C are taken.` }),
+      : {
+          beyond: `Its figures are known from ${quantity(first[0], '°C', last[0])}: at ${quantity(tempC, '°C')} those of ${quantity(within, '°C')} are taken.`,
+        }),
   };
 }

@@ -6,6 +6,7 @@ import type { LineSizing, SizeRun } from './size-line.js';
 import { turboNeeds } from './turbo.js';
 import { lpm, percent, practiceOf, reasonOf, saysOf } from './sizing-words.js';
 import { bearingOf } from './what-feeds.js';
+import { quantity } from '../units/index.js';
 
 /** `fails`: not to be taken. `tight`: it does, and something speaks against it. `open`: it cannot be reckoned yet. */
 export type SizeVerdictId = 'passes' | 'tight' | 'fails' | 'open';
@@ -132,7 +133,7 @@ function heldByFeed(run: SizeRun, widest: SizeRun, { figures }: LineDuty, line: 
           {
             left: share(cold, OF_WIDEST.cold),
             short: 'starves cold',
-            words: `cold it gives ${lpm(cold)} L/min, ${percent(cold.flowLpm / best('cold'))} of what the widest would`,
+            words: `cold it gives ${quantity(lpm(cold), 'L/min')}, ${percent(cold.flowLpm / best('cold'))} of what the widest would`,
           },
         ]
       : []),
@@ -141,15 +142,21 @@ function heldByFeed(run: SizeRun, widest: SizeRun, { figures }: LineDuty, line: 
           {
             left: share(hot, OF_WIDEST.hot),
             short: 'throttles',
-            words: `hot it gives ${lpm(hot)} L/min, ${percent(hot.flowLpm / best('hottest'))} of what the widest would`,
+            words: `hot it gives ${quantity(lpm(hot), 'L/min')}, ${percent(hot.flowLpm / best('hottest'))} of what the widest would`,
           },
         ]
       : []),
     ...(idle && idle.flowLpm < 0.5 * best('idle')
-      ? [{ left: -1, short: 'starves at idle', words: `at hot idle it gives ${lpm(idle)} L/min` }]
+      ? [{ left: -1, short: 'starves at idle', words: `at hot idle it gives ${quantity(lpm(idle), 'L/min')}` }]
       : []),
     ...(fast < 0
-      ? [{ left: fast, short: 'too fast', words: `${hot!.hoseMs.toFixed(1)} m/s; ${figures.mostMs} m/s are usual at most` }]
+      ? [
+          {
+            left: fast,
+            short: 'too fast',
+            words: `${quantity(hot!.hoseMs.toFixed(1), 'm/s')}; ${quantity(figures.mostMs!, 'm/s')} are usual at most`,
+          },
+        ]
       : []),
     ...(cold?.fillsS !== undefined && need && cold.fillsS > SLOW_S
       ? [
@@ -176,7 +183,7 @@ function heldByPump(run: SizeRun, { figures }: LineDuty): Held[] {
             {
               left: 1 - o.loss.lossBar / mostBar,
               short: cold ? 'too thick cold' : 'takes too much',
-              words: `${o.state.name} it takes ${o.loss.lossBar.toFixed(2)} bar; ${mostBar} bar are usual at most`,
+              words: `${o.state.name} it takes ${quantity(o.loss.lossBar.toFixed(2), 'bar')}; ${quantity(mostBar, 'bar')} are usual at most`,
             },
           ]),
       ...(figures.mostMs === undefined || cold
@@ -185,7 +192,7 @@ function heldByPump(run: SizeRun, { figures }: LineDuty): Held[] {
             {
               left: 1 - o.hoseMs / figures.mostMs,
               short: 'too fast',
-              words: `${o.hoseMs.toFixed(1)} m/s in the hose; ${figures.mostMs} m/s are usual at most`,
+              words: `${quantity(o.hoseMs.toFixed(1), 'm/s')} in the hose; ${quantity(figures.mostMs, 'm/s')} are usual at most`,
             },
             ...(o.hoseMs <= figures.mostMs && fast > figures.mostMs
               ? [
@@ -193,7 +200,7 @@ function heldByPump(run: SizeRun, { figures }: LineDuty): Held[] {
                     left: -1,
                     soft: true as const,
                     short: 'narrow fittings',
-                    words: `${fast.toFixed(1)} m/s in its narrowest, ${narrowest(o)}`,
+                    words: `${quantity(fast.toFixed(1), 'm/s')} in its narrowest, ${narrowest(o)}`,
                   },
                 ]
               : []),
@@ -211,7 +218,7 @@ function heldBySuction(run: SizeRun, { figures }: LineDuty): Held[] {
       {
         left: (o.absBar! - least) / least,
         short: o.state.id === 'cold' ? 'starves cold' : 'starves the pump',
-        words: `${o.state.name} ${o.absBar!.toFixed(2)} bar absolute at the pump; ${least} bar are the least`,
+        words: `${o.state.name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; ${quantity(least, 'bar')} are the least`,
       },
       ...(fast < 0
         ? [
@@ -219,7 +226,7 @@ function heldBySuction(run: SizeRun, { figures }: LineDuty): Held[] {
               left: fast,
               soft: true as const,
               short: 'fast for suction',
-              words: `${o.hoseMs.toFixed(1)} m/s; under ${figures.mostMs} m/s is usual`,
+              words: `${quantity(o.hoseMs.toFixed(1), 'm/s')}; under ${quantity(figures.mostMs!, 'm/s')} is usual`,
             },
           ]
         : []),
@@ -240,7 +247,7 @@ function heldByFall(run: SizeRun, duty: LineDuty, rules: FlowRules): Held[] {
           // at a cold start it lasts for minutes, with the shaft hardly turning
           ...(o.state.id === 'cold' ? { soft: true as const } : {}),
           short: o.state.id === 'cold' ? 'backs up cold' : 'backs up',
-          words: `${o.state.name} it carries ${full.toFixed(1)} L/min running full, and ${o.flowLpm.toFixed(1)} L/min come`,
+          words: `${o.state.name} it carries ${quantity(full.toFixed(1), 'L/min')} running full, and ${quantity(o.flowLpm.toFixed(1), 'L/min')} come`,
         },
         ...(filled < o.flowLpm && full >= o.flowLpm
           ? [
@@ -248,14 +255,21 @@ function heldByFall(run: SizeRun, duty: LineDuty, rules: FlowRules): Held[] {
                 left: -1,
                 soft: true as const,
                 short: o.state.id === 'cold' ? 'fills up cold' : 'fills up',
-                words: `${o.state.name} it is more than ${rules.drainFillPercent} % full: ${filled.toFixed(1)} L/min would fill it so far, ${o.flowLpm.toFixed(1)} come`,
+                words: `${o.state.name} it is more than ${rules.drainFillPercent} % full: ${quantity(filled.toFixed(1), 'L/min')} would fill it so far, and ${quantity(o.flowLpm.toFixed(1), 'L/min')} come`,
               },
             ]
           : []),
       ];
     }),
     ...(duty.figures.service === 'turbo-drain' && bore < 11
-      ? [{ left: -1, soft: true as const, short: 'narrow drain', words: `its narrowest is ${bore.toFixed(1)} mm; 11 mm and up are usual` }]
+      ? [
+          {
+            left: -1,
+            soft: true as const,
+            short: 'narrow drain',
+            words: `its narrowest is ${quantity(bore.toFixed(1), 'mm')}; ${quantity(11, 'mm')} and up are usual`,
+          },
+        ]
       : []),
     ...(stepped ? [{ left: -1, soft: true as const, short: 'steps down', words: stepped }] : []),
   ];
@@ -266,7 +280,7 @@ export function stepDown({ path }: Pick<SizeRun, 'path'>): string | undefined {
   const way = path.passed.filter((p) => p.kind === 'fitting' || p.kind === 'hose');
   const at = way.findIndex((p, i) => i > 0 && p.boreMm < way[i - 1]!.boreMm - 1);
   if (at < 0) return undefined;
-  return `it narrows from ${way[at - 1]!.boreMm} to ${way[at]!.boreMm} mm at ${way[at]!.name}`;
+  return `it narrows from ${quantity(way[at - 1]!.boreMm, 'mm')} to ${quantity(way[at]!.boreMm, 'mm')} at ${way[at]!.name}`;
 }
 
 function narrowest(o: RunOutcome): string {

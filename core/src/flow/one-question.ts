@@ -4,6 +4,7 @@ import { drainCapacity } from './gravity-drain.js';
 import { dischargeCoefficient, restrictorFlow } from './orifice.js';
 import { pressureLoss, reynoldsNumber, velocity } from './pressure-loss.js';
 import type { Working } from './working.js';
+import { quantity, taped } from '../units/index.js';
 
 /** One answer at one temperature, with its working. */
 export interface OneAnswer {
@@ -21,8 +22,8 @@ function fluidAt(oil: JobOil, tempC: number) {
   const known = oilOf(oil);
   const fluid = fluidProperties('engine oil', { tempC, oil: known });
   const steps = [
-    { what: 'viscosity', formula: `${known.name} at ${tempC} °C`, result: `${n(fluid.viscosityCst, 1)} cSt` },
-    { what: 'density', formula: `at ${tempC} °C`, result: `${n(fluid.densityKgM3, 0)} kg/m³` },
+    { what: 'viscosity', formula: `${known.name} at ${quantity(tempC, '°C')}`, result: `${n(fluid.viscosityCst, 1)} cSt` },
+    { what: 'density', formula: `at ${quantity(tempC, '°C')}`, result: `${n(fluid.densityKgM3, 0)} kg/m³` },
   ];
   return { fluid, steps, sources: [VISCOSITY, ...(fluid.beyond ? [fluid.beyond] : [])] };
 }
@@ -39,12 +40,16 @@ export function throughHole(q: { boreMm: number; dropBar: number; oil: JobOil },
     unit: 'L/min',
     note: `C ${n(c, 2)} at Re ${n(reynolds, 0)}`,
     working: {
-      title: `Ø ${q.boreMm} mm at ${q.dropBar} bar, ${tempC} °C`,
+      title: `Ø ${quantity(q.boreMm, 'mm')} at ${quantity(q.dropBar, 'bar')}, ${quantity(tempC, '°C')}`,
       steps: [
         ...steps,
-        { what: 'ideal speed', formula: '√(2 · Δp / ρ)', result: `${n(Math.sqrt((2e5 * q.dropBar) / fluid.densityKgM3), 1)} m/s` },
+        {
+          what: 'ideal speed',
+          formula: '√(2 · Δp / ρ)',
+          result: `${quantity(n(Math.sqrt((2e5 * q.dropBar) / fluid.densityKgM3), 1), 'm/s')}`,
+        },
         { what: 'coefficient', formula: `0.7 · √Re / (√Re + 3.5), Re ${n(reynolds, 0)}`, result: n(c, 3) },
-        { what: 'flow', formula: 'C · π/4 · d² · √(2 · Δp / ρ)', result: `${n(value, 3)} L/min` },
+        { what: 'flow', formula: 'C · π/4 · d² · √(2 · Δp / ρ)', result: `${quantity(n(value, 3), 'L/min')}` },
       ],
       sources: [...sources, 'Coefficient of a short drilled hole: common practice, after Merritt'],
     },
@@ -65,7 +70,7 @@ export function downDrain(
     unit: 'L/min',
     note: `${n(full, 1)} running full, ${n((Math.asin(Math.min(1, q.fallMm / q.lengthMm)) * 180) / Math.PI, 0)}° of fall`,
     working: {
-      title: `Ø ${q.boreMm} mm, ${q.fallMm} mm of fall over ${q.lengthMm} mm, ${tempC} °C`,
+      title: `Ø ${quantity(q.boreMm, 'mm')}, ${quantity(q.fallMm, 'mm')} of fall over ${quantity(q.lengthMm, 'mm')}, ${quantity(tempC, '°C')}`,
       steps: [
         ...steps,
         {
@@ -73,10 +78,10 @@ export function downDrain(
           formula: `${Math.round(q.filling * 100)} % of the height; hydraulic diameter four times area over wetted edge`,
           result: '',
         },
-        { what: 'speed', formula: 'g · h = v²/2 · (f · L/D + 1.5)', result: `${n(velocityMs, 2)} m/s` },
+        { what: 'speed', formula: 'g · h = v²/2 · (f · L/D + 1.5)', result: `${quantity(n(velocityMs, 2), 'm/s')}` },
         { what: 'Reynolds number', formula: 'v · D / ν', result: `${n(reynolds, 0)}, ${laminar ? 'laminar' : 'not laminar'}` },
-        { what: 'oil', formula: `area · v / ${q.froth} for its froth`, result: `${n(oilLpm, 2)} L/min` },
-        { what: 'running full', formula: 'the same with the whole bore', result: `${n(full, 2)} L/min` },
+        { what: 'oil', formula: `area · v / ${q.froth} for its froth`, result: `${quantity(n(oilLpm, 2), 'L/min')}` },
+        { what: 'running full', formula: 'the same with the whole bore', result: `${quantity(n(full, 2), 'L/min')}` },
       ],
       sources: [
         ...sources,
@@ -99,14 +104,14 @@ export function alongHose(q: { boreMm: number; lengthMm: number; flowLpm: number
     tempC,
     value: lossBar,
     unit: 'bar',
-    note: `${n(velocityMs, 1)} m/s, Re ${n(reynolds, 0)}, ${regime}`,
+    note: `${quantity(n(velocityMs, 1), 'm/s')}, Re ${n(reynolds, 0)}, ${regime}`,
     working: {
-      title: `${n(q.lengthMm / 1000, 2)} m of Ø ${q.boreMm} mm at ${q.flowLpm} L/min, ${tempC} °C`,
+      title: `${taped(q.lengthMm)} of Ø ${quantity(q.boreMm, 'mm')} at ${quantity(q.flowLpm, 'L/min')}, ${quantity(tempC, '°C')}`,
       steps: [
         ...steps,
-        { what: 'speed', formula: 'Q / (π/4 · d²)', result: `${n(velocityMs, 2)} m/s` },
+        { what: 'speed', formula: 'Q / (π/4 · d²)', result: `${quantity(n(velocityMs, 2), 'm/s')}` },
         { what: 'Reynolds number', formula: 'v · d / ν', result: `${n(reynolds, 0)}, ${regime}` },
-        { what: 'loss', formula: 'f · L/d · ρ/2 · v²', result: `${n(lossBar, 3)} bar` },
+        { what: 'loss', formula: 'f · L/d · ρ/2 · v²', result: `${quantity(n(lossBar, 3), 'bar')}` },
       ],
       sources: [...sources, 'Friction: 64/Re, Colebrook, Churchill between; ends and fittings are not in it'],
     },

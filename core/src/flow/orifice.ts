@@ -1,4 +1,5 @@
 import { FlowFigureError } from './viscosity.js';
+import { quantity } from '../units/index.js';
 
 /** A drilled restrictor and what runs through it. */
 export interface Restrictor {
@@ -46,7 +47,10 @@ export function restrictorFlow({ boreMm, dropBar, viscosityCst, densityKgM3 }: R
 export function restrictorFor(flowLpm: number, oil: Omit<Restrictor, 'boreMm'>): number {
   let [low, high] = [0.05, 20];
   if (!(flowLpm > 0) || restrictorFlow({ ...oil, boreMm: high }) < flowLpm)
-    throw new FlowFigureError(`No bore to 20 mm passes ${flowLpm} L/min at ${oil.dropBar} bar.`, 'Look at flow and pressure again.');
+    throw new FlowFigureError(
+      `No bore to ${quantity(20, 'mm')} passes ${quantity(flowLpm, 'L/min')} at ${quantity(oil.dropBar, 'bar')}.`,
+      'Look at flow and pressure again.',
+    );
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2;
     if (restrictorFlow({ ...oil, boreMm: middle }) < flowLpm) low = middle;

@@ -1,5 +1,6 @@
 import type { FluidId } from '../fluids/index.js';
 import { constructionById, type Hose } from '../hose/index.js';
+import { quantity } from '../units/index.js';
 
 /** What a hose must bear at its place. */
 export interface HoseDuty {
@@ -83,19 +84,23 @@ function refusalsOf(
   const round = (bar: number): number => Math.floor(bar * 10) / 10;
   return [
     ...(fluids.includes(fluid) ? [] : [`${name} is not made for ${fluid}`]),
-    ...(hottestC <= hose.maxTempC ? [] : [`it bears ${hose.maxTempC} °C, and it gets to ${hottestC} °C`]),
-    ...(coldestC === undefined || coldestC >= hose.minTempC ? [] : [`it is good to ${hose.minTempC} °C, and it gets to ${coldestC} °C`]),
+    ...(hottestC <= hose.maxTempC ? [] : [`it bears ${quantity(hose.maxTempC, '°C')}, and it gets to ${quantity(hottestC, '°C')}`]),
+    ...(coldestC === undefined || coldestC >= hose.minTempC
+      ? []
+      : [`it is good to ${quantity(hose.minTempC, '°C')}, and it gets to ${quantity(coldestC, '°C')}`]),
     ...(hottestC > hose.maxTempC || bearsBar >= pressureBar
       ? []
-      : [`at ${hottestC} °C it bears ${round(bearsBar)} bar, and ${pressureBar} bar may stand in it`]),
+      : [
+          `at ${quantity(hottestC, '°C')} it bears ${quantity(round(bearsBar), 'bar')}, and ${quantity(pressureBar, 'bar')} may stand in it`,
+        ]),
     ...(suckedBar === undefined || hose.vacuumBar === undefined || hose.vacuumBar >= suckedBar
       ? []
-      : [`it collapses: sucked by ${suckedBar} bar, and it bears ${hose.vacuumBar} bar`]),
+      : [`it collapses: sucked by ${quantity(suckedBar, 'bar')}, and it bears ${quantity(hose.vacuumBar, 'bar')}`]),
     ...(bendMm === undefined || hose.bendRadiusMm <= bendMm
       ? []
-      : [`it bends at ${hose.bendRadiusMm} mm, and the route asks for ${bendMm} mm`]),
+      : [`it bends at ${quantity(hose.bendRadiusMm, 'mm')}, and the route asks for ${quantity(bendMm, 'mm')}`]),
     ...(leastBoreMm === undefined || hose.boreMm >= leastBoreMm
       ? []
-      : [`its bore is ${hose.boreMm} mm, and ${leastBoreMm} mm are asked for`]),
+      : [`its bore is ${quantity(hose.boreMm, 'mm')}, and ${quantity(leastBoreMm, 'mm')} are asked for`]),
   ];
 }

@@ -1,4 +1,5 @@
 import type { ServiceId } from '../job/index.js';
+import { quantity } from '../units/index.js';
 
 /**
  * What drives the flow: a `pressure` that is held (and the flow follows), a pump that gives so much (`flow`), a pump that sucks it
@@ -36,9 +37,9 @@ export interface ServiceFigures {
 
 const OIL = ['ptfe', 'rubber', 'crimped-ptfe', 'crimped'];
 const WIDE = ['rubber', 'ptfe', 'pushon', 'oil'];
-const PUMP = 'common practice: pressure lines 3 to 6 m/s; cold, 3 bar leave the relief valve its half';
-const WATER = 'common practice: 1 to 3 m/s; the pressure is that of the cap and the pump';
-const SUCKED = 'common practice: under 1.2 m/s; 0.8 bar absolute at the pump when warm, 0.6 for a short while when cold';
+const PUMP = `common practice: pressure lines ${quantity(3, 'm/s', 6)}; cold, ${quantity(3, 'bar')} leave the relief valve its half`;
+const WATER = `common practice: ${quantity(1, 'm/s', 3)}; the pressure is that of the cap and the pump`;
+const SUCKED = `common practice: under ${quantity('1.2', 'm/s')}; ${quantity('0.8', 'bar')} absolute at the pump when warm, ${quantity('0.6', 'bar')} for a short while when cold`;
 const AIR = 'common practice';
 
 /** Figures by service. Common practice unless a row says otherwise: the maker's figures of engine, turbo and pump go first. */
@@ -53,7 +54,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     mostLossBar: 1,
     usual: ['ptfe', 'crimped-ptfe', 'steel-tube'],
     dashes: [3, 6],
-    source: 'common practice: 0.5 to 1 L/min for ball bearings, 1.5 to 4 for journals',
+    source: `common practice: ${quantity('0.5', 'L/min', 1)} for ball bearings, ${quantity('1.5', 'L/min', 4)} for journals`,
   },
   {
     service: 'turbo-drain',
@@ -77,7 +78,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     mostMs: 3,
     usual: WIDE,
     dashes: [10, 16],
-    source: 'common practice: oil and air together, a stage sucks more than the pressure pump gives; 0.6 bar absolute',
+    source: `common practice: oil and air together, a stage sucks more than the pressure pump gives; ${quantity('0.6', 'bar')} absolute`,
   },
   {
     service: 'suction',
@@ -108,7 +109,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     mostLossBar: 1,
     usual: ['ptfe', 'rubber', 'crimped-ptfe'],
     dashes: [4, 6],
-    source: 'common practice: 1 to 4 L/min, set by the orifice of the filter',
+    source: `common practice: ${quantity(1, 'L/min', 4)}, set by the orifice of the filter`,
   },
   {
     service: 'bypass-return',
@@ -132,7 +133,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     mostColdBar: 1,
     usual: ['rubber', 'pushon', 'ptfe', 'oil'],
     dashes: [10, 16],
-    source: 'common practice: returns 1 to 3 m/s',
+    source: `common practice: returns ${quantity(1, 'm/s', 3)}`,
   },
   {
     service: 'tank',
@@ -146,7 +147,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     mostColdBar: 1,
     usual: ['rubber', 'pushon', 'ptfe', 'oil'],
     dashes: [10, 16],
-    source: 'common practice: as a return, 1 to 3 m/s',
+    source: `common practice: as a return, ${quantity(1, 'm/s', 3)}`,
   },
   {
     service: 'breather',
@@ -159,7 +160,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     mostLossBar: 0.01,
     usual: ['oil', 'pushon', 'rubber'],
     dashes: [10, 16],
-    source: 'common practice: half a litre a minute of blow-by for each kW, and no more than 10 mbar in the crankcase',
+    source: `common practice: ${quantity('0.5', 'L/min')} of blow-by for each kW of power, and no more than ${quantity(10, 'mbar')} in the crankcase`,
   },
   {
     service: 'gauge',
@@ -260,7 +261,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     mostLossBar: 0.03,
     usual: ['charge', 'silicone'],
     dashes: [24, 64],
-    source: 'common practice: under 100 m/s; hot before the cooler, 60 °C behind it',
+    source: `common practice: under ${quantity(100, 'm/s')}; hot before the cooler, ${quantity(60, '°C')} behind it`,
   },
   {
     service: 'other',

@@ -4,6 +4,7 @@ import { lossBarAlong } from './line-loss.js';
 import { velocity } from './pressure-loss.js';
 import { absBarAfter, carriedBy, flowIn } from './run-path.js';
 import { broughtTo, consumerOf } from './what-feeds.js';
+import { quantity } from '../units/index.js';
 
 /** What a size does at a temperature. */
 export interface CurvePoint {
@@ -43,7 +44,7 @@ export function sizeCurves(sizing: LineSizing, question: FlowQuestion, steps = 1
     return [
       {
         id: 'hottest',
-        name: `at ${tempC} °C`,
+        name: `at ${quantity(tempC, '°C')}`,
         tempC,
         fluid,
         ...(hottest.sourceBar === undefined ? {} : { sourceBar: hottest.sourceBar }),

@@ -14,6 +14,7 @@ import {
   type FlowQuestion,
   type LineSizing,
 } from './index.js';
+import { inHouseUnits } from '../units/index.js';
 
 const feedJob = (flow: object = { bearing: 'ball', restrictorMm: 1 }, hose = 'ptfe-6', more = {}): FlowQuestion =>
   flowJob({ block: 'block', turbo: 'turbo' }, [{ from: 'block.1', to: 'turbo.1', service: 'turbo-feed', hose, flow }], more);
@@ -34,7 +35,9 @@ describe('a turbo feed', () => {
     ] as const)
       expect(outcomeIn(best, id)!.flowLpm / outcomeIn(widest, id)!.flowLpm).toBeGreaterThanOrEqual(least);
     expect(says(s, '-3')).toBe('starves cold');
-    expect(s.reason).toMatch(/^-4 is the narrowest that keeps every limit: 0\.\d L\/min hot, .* -5 would give \d+ % more when cold\.$/);
+    expect(inHouseUnits(s.reason!, 'metric')).toMatch(
+      /^-4 is the narrowest that keeps every limit: 0\.\d L\/min hot, .* -5 would give \d+ % more when cold\.$/,
+    );
     expect(s.missing).toEqual([]);
   });
 
@@ -113,7 +116,7 @@ describe('a line by a pump', () => {
     const s = first(cooler(), 'rubber');
     expect(new Set(s.columns.map((c) => c.hose.construction))).toEqual(new Set(['rubber']));
     expect(s.taken).toBeUndefined();
-    expect(s.refusals).toEqual(['it bears 100 °C, and it gets to 120 °C']);
+    expect(s.refusals.map((r) => inHouseUnits(r, 'metric'))).toEqual(['it bears 100 °C, and it gets to 120 °C']);
     expect(s.hoses.find((h) => h.hose.construction === 'coolant')!.refusals[0]).toMatch(/not made for engine oil/);
   });
 
@@ -149,7 +152,9 @@ describe('a suction', () => {
     expect(abs(0)).toBeGreaterThan(abs(-200));
     expect(says(first(suction('ptfe-16')), '-10')).toMatch(/starves/);
     const worst = first(suction('ptfe-10'));
-    expect(worst.columns[worst.taken!]!.against.join()).toMatch(/bar absolute at the pump; 0\.[68] bar are the least/);
+    expect(inHouseUnits(worst.columns[worst.taken!]!.against.join(), 'metric')).toMatch(
+      /bar absolute at the pump; 0\.[68] bar are the least/,
+    );
   });
 
   it('a drain that leads to a pump is one, and carries what the feed brings', () => {
@@ -223,7 +228,7 @@ describe('the figures of a sizing', () => {
       expect(sources.length).toBeGreaterThan(0);
     }
     const flow = workingOf(s, rows[4]!, s.columns[1]!);
-    expect(flow.steps.find((step) => step.what === 'the whole line')!.result).toMatch(/bar$/);
+    expect(inHouseUnits(flow.steps.find((step) => step.what === 'the whole line')!.result, 'metric')).toMatch(/bar$/);
   });
 
   it('of a line in which nothing runs are what it bears', () => {

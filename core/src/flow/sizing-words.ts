@@ -2,6 +2,7 @@ import type { LineDuty } from './duty.js';
 import { outcomeIn, type SizeColumn } from './judge-sizes.js';
 import type { RunOutcome } from './run-path.js';
 import type { SizeRun } from './size-line.js';
+import { quantity } from '../units/index.js';
 
 /** Under a column whose figures complain of nothing. */
 export function saysOf(columns: readonly SizeColumn[], i: number, best: number | undefined, { figures }: LineDuty): string {
@@ -32,20 +33,21 @@ export function reasonOf(columns: readonly SizeColumn[], at: number, { figures, 
     case 'pressure': {
       const [hot, chill] = [outcomeIn(best, 'hottest') ?? a, outcomeIn(best, 'cold')];
       const buys = next && b ? ` ${next.size} would give ${percent(Math.max(0, gainOver(best, next, true)))} more when cold.` : '';
-      return `${best.size} is ${held}: ${lpm(hot)} L/min hot${chill ? `, ${lpm(chill)} L/min at ${chill.state.tempC} °C` : ''}${cold}.${buys}`;
+      return `${best.size} is ${held}: ${quantity(lpm(hot), 'L/min')} hot${chill ? `, ${quantity(lpm(chill), 'L/min')} at ${quantity(chill.state.tempC, '°C')}` : ''}${cold}.${buys}`;
     }
     case 'suction': {
-      const buys = next && b ? ` ${next.size} would leave ${(b.absBar! - a.absBar!).toFixed(2)} bar more.` : '';
-      return `${best.size} is ${held}: ${a.absBar!.toFixed(2)} bar absolute at the pump at the worst, ${a.state.name}${cold}.${buys}`;
+      const buys = next && b ? ` ${next.size} would leave ${quantity((b.absBar! - a.absBar!).toFixed(2), 'bar')} more.` : '';
+      return `${best.size} is ${held}: ${quantity(a.absBar!.toFixed(2), 'bar')} absolute at the pump at the worst, ${a.state.name}${cold}.${buys}`;
     }
     case 'fall': {
       if (!a.carries) return '';
-      const buys = next && b?.carries ? ` ${next.size} would carry ${(b.carries.filled - a.carries.filled).toFixed(1)} L/min more.` : '';
-      return `${best.size} is ${held}: ${a.carries.filled.toFixed(1)} L/min as it should run, ${a.carries.full.toFixed(1)} running full, and ${lpm(a)} come, ${a.state.name}${cold}.${buys}`;
+      const buys =
+        next && b?.carries ? ` ${next.size} would carry ${quantity((b.carries.filled - a.carries.filled).toFixed(1), 'L/min')} more.` : '';
+      return `${best.size} is ${held}: ${quantity(a.carries.filled.toFixed(1), 'L/min')} as it should run, ${quantity(a.carries.full.toFixed(1), 'L/min')} running full, and ${quantity(lpm(a), 'L/min')} come, ${a.state.name}${cold}.${buys}`;
     }
     case 'flow': {
-      const buys = next && b ? ` ${next.size} would save ${(a.loss.lossBar - b.loss.lossBar).toFixed(2)} bar.` : '';
-      return `${best.size} is ${held}: ${a.loss.lossBar.toFixed(2)} bar at the worst, ${a.state.name}${cold}.${buys}`;
+      const buys = next && b ? ` ${next.size} would save ${quantity((a.loss.lossBar - b.loss.lossBar).toFixed(2), 'bar')}.` : '';
+      return `${best.size} is ${held}: ${quantity(a.loss.lossBar.toFixed(2), 'bar')} at the worst, ${a.state.name}${cold}.${buys}`;
     }
   }
 }

@@ -109,7 +109,7 @@ describe('the flow of a whole job', () => {
       'hot',
     );
     expect(flows(s)).toEqual([10, -10]);
-    expect(s.problems).toEqual([{ kind: 'against', lineIds: ['line2'], words: expect.stringMatching(/10\.0 L\/min run from B to A/) }]);
+    expect(s.problems).toEqual([{ kind: 'against', lineIds: ['line2'], words: expect.stringMatching(/10\.0 L\/min. run from B to A/) }]);
   });
 
   it('says what it is missing, and what is not all chosen takes nothing', () => {

@@ -7,6 +7,7 @@ import { balance, type FlowEdge } from './network.js';
 import { networkOf, type NetworkLine, type SystemNetwork } from './system-network.js';
 import { FlowFigureError } from './viscosity.js';
 import { broughtTo } from './what-feeds.js';
+import { quantity } from '../units/index.js';
 
 /** What runs in a line of the whole. */
 export interface SystemLine {
@@ -161,7 +162,7 @@ function against(lines: readonly SystemLine[]): SystemProblem[] {
     .map(({ line, flowLpm }) => ({
       kind: 'against',
       lineIds: [line.line.id],
-      words: `L${line.line.number} ${line.line.name}: ${Math.abs(flowLpm!).toFixed(1)} L/min run from B to A, against the line.`,
+      words: `L${line.line.number} ${line.line.name}: ${quantity(Math.abs(flowLpm!).toFixed(1), 'L/min')} run from B to A, against the line.`,
     }));
 }
 

@@ -5,6 +5,7 @@ import { lossBarAlong, type Stream } from './line-loss.js';
 import { dischargeCoefficient, restrictorFor } from './orifice.js';
 import { dynamicBar, pressureLoss, reynoldsNumber, velocity } from './pressure-loss.js';
 import { FlowFigureError } from './viscosity.js';
+import { quantity } from '../units/index.js';
 
 export type Bearing = NonNullable<LineFlow['bearing']>;
 
@@ -47,13 +48,13 @@ export const turboNeeds: Readonly<Record<Bearing, TurboNeed>> = {
     lpm: [0.5, 1],
     bearings: bearingsFor('ball bearings', 1.3),
     usualRestrictorMm: [0.9, 1],
-    source: "common practice: 0.5 to 1 L/min, a restrictor of 0.9 to 1.0 mm; the turbo maker's figure goes first",
+    source: `common practice: ${quantity('0.5', 'L/min', 1)}, a restrictor of ${quantity('0.9', 'mm', '1.0')}; the turbo maker's figure goes first`,
   },
   journal: {
     name: 'journal bearings',
     lpm: [1.5, 4],
     bearings: bearingsFor('journal bearings', 3),
-    source: "common practice: 1.5 to 4 L/min, no restrictor or 1.5 to 2 mm; the turbo maker's figure goes first",
+    source: `common practice: ${quantity('1.5', 'L/min', 4)}, no restrictor or ${quantity('1.5', 'mm', 2)}; the turbo maker's figure goes first`,
   },
 };
 
@@ -74,7 +75,7 @@ export function restrictorForTurbo(bearing: Bearing, flowLpm: number, galleryBar
   const left = galleryBar - lineLossBar - lossBarAlong(turboNeeds[bearing].bearings, { ...fluid, flowLpm });
   if (!(left > 0))
     throw new FlowFigureError(
-      `${flowLpm} L/min do not come at ${galleryBar} bar, even without a restrictor.`,
+      `${quantity(flowLpm, 'L/min')} do not come at ${quantity(galleryBar, 'bar')}, even without a restrictor.`,
       'Take a wider line, or ask for less.',
     );
   return restrictorFor(flowLpm, { ...fluid, dropBar: left });

@@ -1,4 +1,5 @@
 import type { TwoViscosities } from '../fluids/index.js';
+import { quantity } from '../units/index.js';
 
 /** Viscosities, temperatures or flows that no fluid of this trade has. */
 export class FlowFigureError extends Error {
@@ -23,7 +24,10 @@ const KELVIN = 273.15;
 export function kinematicViscosity(oil: TwoViscosities, tempC: number): number {
   check(oil);
   if (!(tempC >= -60 && tempC <= 250))
-    throw new FlowFigureError(`Viscosity at ${tempC} °C is not reckoned.`, 'The line on which it lies is good from −60 to 250 °C.');
+    throw new FlowFigureError(
+      `Viscosity at ${quantity(tempC, '°C')} is not reckoned.`,
+      `The line on which it lies is good from ${quantity(-60, '°C', 250)}.`,
+    );
   const [w40, w100] = [walther(oil.v40), walther(oil.v100)];
   const [t40, t100] = [Math.log10(40 + KELVIN), Math.log10(100 + KELVIN)];
   const slope = (w40 - w100) / (t100 - t40);

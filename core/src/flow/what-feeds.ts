@@ -4,6 +4,7 @@ import { dutyOf, type DutyState, type FlowQuestion } from './duty.js';
 import { pathOf, type FlowPath, type Passed } from './flow-path.js';
 import { flowIn } from './run-path.js';
 import { turboNeeds, type Bearing } from './turbo.js';
+import { quantity } from '../units/index.js';
 
 /** A drilled hole on the way. */
 export function hole(name: string, boreMm: number): Passed {
@@ -14,7 +15,7 @@ export function hole(name: string, boreMm: number): Passed {
 export function withSaidRestrictor({ passed, unknown }: FlowPath, { line }: Pick<AssembledLine, 'line'>): FlowPath {
   const bore = line.flow?.restrictorMm;
   if (bore === undefined || passed.length === 0) return { passed, unknown };
-  return { passed: [...passed.slice(0, -1), hole(`restrictor ${bore} mm`, bore), passed[passed.length - 1]!], unknown };
+  return { passed: [...passed.slice(0, -1), hole(`restrictor ${quantity(bore, 'mm')}`, bore), passed[passed.length - 1]!], unknown };
 }
 
 /** The bearings that a feed is reckoned with: journals where nothing is said, which take more. */

@@ -3,6 +3,7 @@ import { outcomeIn, type SizeColumn } from './judge-sizes.js';
 import type { StateId } from './duty.js';
 import type { LineSizing } from './size-line.js';
 import type { SizingRow } from './sizing-rows.js';
+import { quantity } from '../units/index.js';
 
 /** One step of how a figure was come by. */
 export interface WorkingStep {
@@ -31,7 +32,7 @@ export function workingOf({ duty, brought }: LineSizing, row: SizingRow, column:
   const { viscosityCst, densityKgM3 } = at.fluid;
   const hose = loss.elements.find((e) => e.kind === 'hose') ?? loss.worst;
   const steps: WorkingStep[] = [
-    { what: 'temperature', formula: at.name, result: `${at.tempC} °C` },
+    { what: 'temperature', formula: at.name, result: `${quantity(at.tempC, '°C')}` },
     ...(duty.oil
       ? [
           {
@@ -43,7 +44,11 @@ export function workingOf({ duty, brought }: LineSizing, row: SizingRow, column:
         ]
       : [{ what: duty.fluid, formula: 'by its table', result: `${n(viscosityCst, 2)} cSt, ${n(densityKgM3, 1)} kg/m³` }]),
     flowStep(duty, brought, outcome.state.id, flowLpm, at.sourceBar),
-    { what: 'speed in the hose', formula: `v = Q / (π/4 · d²), d = ${hose.boreMm} mm`, result: `${n(hoseMs, 2)} m/s` },
+    {
+      what: 'speed in the hose',
+      formula: `v = Q / (π/4 · d²), d = ${quantity(hose.boreMm, 'mm')}`,
+      result: `${quantity(n(hoseMs, 2), 'm/s')}`,
+    },
     {
       what: 'Reynolds number',
       formula: `v · d / ν = ${n(hose.velocityMs, 2)} · ${n(hose.boreMm, 1)} · 1000 / ${n(viscosityCst, 1)}`,
@@ -51,20 +56,26 @@ export function workingOf({ duty, brought }: LineSizing, row: SizingRow, column:
     },
     ...loss.elements.map((e) => ({
       what: e.name,
-      formula: `Ø ${n(e.boreMm, 1)} mm${e.lengthMm > 0 ? `, ${n(e.lengthMm, 0)} mm` : ''}, ${n(e.velocityMs, 1)} m/s, Re ${n(e.reynolds, 0)}`,
-      result: `${n(e.lossBar, 3)} bar`,
+      formula: `Ø ${quantity(n(e.boreMm, 1), 'mm')}${e.lengthMm > 0 ? `, ${quantity(n(e.lengthMm, 0), 'mm')}` : ''}, ${quantity(n(e.velocityMs, 1), 'm/s')}, Re ${n(e.reynolds, 0)}`,
+      result: `${quantity(n(e.lossBar, 3), 'bar')}`,
     })),
-    { what: 'the whole line', formula: 'sum', result: `${n(loss.lossBar, 3)} bar` },
+    { what: 'the whole line', formula: 'sum', result: `${quantity(n(loss.lossBar, 3), 'bar')}` },
     ...(outcome.endBar === undefined
       ? []
-      : [{ what: 'at its end', formula: `${n(at.sourceBar ?? 0, 2)} − ${n(loss.lossBar, 3)}`, result: `${n(outcome.endBar, 2)} bar` }]),
+      : [
+          {
+            what: 'at its end',
+            formula: `${n(at.sourceBar ?? 0, 2)} − ${n(loss.lossBar, 3)}`,
+            result: `${quantity(n(outcome.endBar, 2), 'bar')}`,
+          },
+        ]),
     ...(outcome.absBar === undefined
       ? []
       : [
           {
             what: 'at the pump',
-            formula: `1.013 + ρ · g · ${duty.said.fallMm ?? 0} mm − ${n(loss.lossBar, 3)}`,
-            result: `${n(outcome.absBar, 3)} bar absolute`,
+            formula: `1.013 + ρ · g · ${quantity(duty.said.fallMm ?? 0, 'mm')} − ${n(loss.lossBar, 3)}`,
+            result: `${quantity(n(outcome.absBar, 3), 'bar')} absolute`,
           },
         ]),
     ...(outcome.carries
@@ -72,7 +83,7 @@ export function workingOf({ duty, brought }: LineSizing, row: SizingRow, column:
           {
             what: 'carries by its fall',
             formula: 'g · h = v²/2 · (f · L/D + ΣK), D four times area over wetted edge; without its froth',
-            result: `${n(outcome.carries.filled, 2)} L/min as it should run, ${n(outcome.carries.full, 2)} running full`,
+            result: `${quantity(n(outcome.carries.filled, 2), 'L/min')} as it should run, ${quantity(n(outcome.carries.full, 2), 'L/min')} running full`,
           },
         ]
       : []),
@@ -95,9 +106,9 @@ function flowStep(
   flowLpm: number,
   sourceBar: number | undefined,
 ): WorkingStep {
-  const result = `${n(flowLpm, 2)} L/min`;
+  const result = `${quantity(n(flowLpm, 2), 'L/min')}`;
   if (duty.figures.drive === 'pressure')
-    return { what: 'flow', formula: `what ${n(sourceBar ?? 0, 2)} bar drive through line, restrictor and bearings`, result };
+    return { what: 'flow', formula: `what ${quantity(n(sourceBar ?? 0, 2), 'bar')} drive through line, restrictor and bearings`, result };
   const from = brought.find((b) => b.state.id === id)?.from ?? duty.flow?.source ?? '';
   return { what: 'flow', formula: from, result };
 }
@@ -106,16 +117,16 @@ function still(what: string, { hose, bearsBar, marginPercent, against }: SizeCol
   switch (what) {
     case 'bears':
       return [
-        { what: 'working pressure', formula: 'cold, by its sheet', result: `${hose.workingBar} bar` },
-        { what: `at ${hottestC} °C`, formula: 'derated by its construction', result: `${n(bearsBar, 1)} bar` },
-        { what: 'proof', formula: '2 · working', result: `${n(hose.workingBar * 2, 0)} bar` },
+        { what: 'working pressure', formula: 'cold, by its sheet', result: `${quantity(hose.workingBar, 'bar')}` },
+        { what: `at ${quantity(hottestC, '°C')}`, formula: 'derated by its construction', result: `${quantity(n(bearsBar, 1), 'bar')}` },
+        { what: 'proof', formula: '2 · working', result: `${quantity(n(hose.workingBar * 2, 0), 'bar')}` },
       ];
     case 'burst':
       return [
         {
           what: 'least burst',
           formula: hose.burstBar === undefined ? '4 · working (SAE J517)' : 'by its sheet',
-          result: `${n(hose.burstBar ?? hose.workingBar * 4, 0)} bar`,
+          result: `${quantity(n(hose.burstBar ?? hose.workingBar * 4, 0), 'bar')}`,
         },
       ];
     case 'margin':
@@ -124,6 +135,6 @@ function still(what: string, { hose, bearsBar, marginPercent, against }: SizeCol
         ...against.map((words) => ({ what: 'against it', formula: words, result: '' })),
       ];
     default:
-      return [{ what: 'bore', formula: hose.name, result: `${hose.boreMm} mm` }];
+      return [{ what: 'bore', formula: hose.name, result: `${quantity(hose.boreMm, 'mm')}` }];
   }
 }

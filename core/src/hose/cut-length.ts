@@ -1,4 +1,4 @@
-import { formatQuantity, type UnitSystem } from '../units/index.js';
+import { formatQuantity, quantity, taped, type UnitSystem } from '../units/index.js';
 
 /** Hose that must show between two sockets, mm: they must not meet, and the mark of push-out must be seen (common practice). */
 export const SOCKET_GAP_MM = 10;
@@ -55,14 +55,14 @@ export function cutLength({ assemblyLengthMm, endA, endB, slackPercent = 0 }: Cu
   if (!Number.isFinite(assemblyLengthMm) || assemblyLengthMm <= 0)
     throw new CutLengthError('The taped length must be more than zero.', 'Tape from seat to seat along the mock-up.');
   if (assemblyLengthMm > LONGEST_LINE_MM)
-    throw new CutLengthError('The taped length is more than 30 m.', 'Check the unit: 664 is read as 664 mm.');
+    throw new CutLengthError(`The taped length is more than ${quantity(LONGEST_LINE_MM / 1000, 'm')}.`, 'Check its unit.');
   if (!(slackPercent >= 0 && slackPercent <= 20)) throw new CutLengthError('Slack must lie between 0 and 20 %.', 'Two per cent is common.');
   const free = assemblyLengthMm - endA.aMm - endB.aMm;
   const cut = free * (1 + slackPercent / 100);
   const least = leastCutMm(endA, endB);
   if (cut < least - 1e-9)
     throw new CutLengthError(
-      `Between these ends only ${Math.max(0, Math.round(cut))} mm of hose would be left, and their sockets and a gap take ${Math.ceil(least)} mm.`,
+      `Between these ends only ${taped(Math.max(0, Math.round(cut)))} of hose would be left, and their sockets and a gap take ${taped(Math.ceil(least))}.`,
       'Tape longer, take shorter ends, or join the ports with adapters alone.',
     );
   return cut;

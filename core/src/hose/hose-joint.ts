@@ -1,5 +1,6 @@
 import type { Mating } from '../seals/index.js';
 import { constructionById, hoseSize, sameSize, type Hose, type HoseEnd } from './hose.js';
+import { quantity } from '../units/index.js';
 
 /**
  * The joint between a hose end and the hose. It holds only where construction and dash size are the same.
@@ -21,7 +22,7 @@ export function hoseJoint(end: HoseEnd, hose: Hose): Mating {
           low: 0.5,
           high: 1,
           unit: 'mm',
-          note: 'Tighten until the gap between nut and socket is about 1 mm; mark the hose at the socket.',
+          note: `Tighten until the gap between nut and socket is about ${quantity(1, 'mm')}; mark the hose at the socket.`,
         },
         dressing: 'Core square, clean and round; oil on the nipple thread.',
         source: 'common practice',
@@ -37,7 +38,7 @@ export function hoseJoint(end: HoseEnd, hose: Hose): Mating {
           low: 0.5,
           high: 1,
           unit: 'mm',
-          note: 'Screw in to a gap of about 1 mm; mark the hose at the socket to see push-out.',
+          note: `Screw in to a gap of about ${quantity(1, 'mm')}; mark the hose at the socket to see push-out.`,
         },
         dressing: 'Assembly oil on nipple and bore. The socket thread is often left-hand.',
         source: 'common practice',

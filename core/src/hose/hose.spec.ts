@@ -17,7 +17,7 @@ describe('cutLength', () => {
     [{ assemblyLengthMm: -5 }, /more than zero/],
     [{ assemblyLengthMm: NaN }, /more than zero/],
     [{ assemblyLengthMm: 99_000 }, /30 m/],
-    [{ assemblyLengthMm: 90 }, /only 11 mm of hose/],
+    [{ assemblyLengthMm: 90 }, /only .11 mm.. of hose/],
     [{ slackPercent: -1 }, /Slack/],
     [{ slackPercent: 50 }, /Slack/],
   ])('refuses %j', (change, message) => {

@@ -1,5 +1,5 @@
 import type { FluidId } from '../fluids/index.js';
-import { formatDash, formatQuantity, type UnitSystem } from '../units/index.js';
+import { formatDash, formatQuantity, type UnitSystem, quantity } from '../units/index.js';
 import type { Hose as HoseRow, HoseEnd as EndRow } from './hose-schema.js';
 
 export type { Hose, HoseEnd } from './hose-schema.js';
@@ -74,8 +74,7 @@ export const constructions: readonly Construction[] = [
     name: 'fuel rubber',
     endStyle: 'clamp',
     fluids: ['petrol', 'petrol with alcohol', 'diesel', 'engine oil', 'air', 'vacuum'],
-    school:
-      'SAE J30 R9: 6.9 bar (3.4 from -8 up) and 150 °C. The carburettor class R7, 3.4 bar and 125 °C, is another hose: read the print on it.',
+    school: `SAE J30 R9: ${quantity('6.9', 'bar')} (${quantity('3.4', 'bar')} from -8 up) and ${quantity(150, '°C')}. The carburettor class R7, ${quantity('3.4', 'bar')} and ${quantity(125, '°C')}, is another hose: read the print on it.`,
   },
   {
     id: 'vacuum',

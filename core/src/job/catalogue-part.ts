@@ -3,6 +3,7 @@ import { checkFitting, FittingSchema, isKnownConnector } from '../fittings/index
 import { constructions, HoseEndSchema, HoseSchema, type Hose, type HoseEnd } from '../hose/index.js';
 import { OneKindOf, OneOf, type Frozen } from '../schema/index.js';
 import { SupplySchema, type Supply } from '../supplies/index.js';
+import { quantity } from '../units/index.js';
 
 /** Where a part of the catalogue came from. */
 export const origins = ['standard', 'sample', 'import', 'own'] as const;
@@ -57,10 +58,12 @@ function checkHose({ construction, boreMm, metricMm, outsideMm, minTempC, maxTem
   return [
     ...knownConstruction(construction),
     ...(boreMm > 0 ? [] : [{ field: 'boreMm', message: 'A hose has a bore.' }]),
-    ...(outsideMm > boreMm ? [] : [{ field: 'outsideMm', message: `A hose of ${boreMm} mm bore is wider outside than ${outsideMm} mm.` }]),
+    ...(outsideMm > boreMm
+      ? []
+      : [{ field: 'outsideMm', message: `A hose of ${quantity(boreMm, 'mm')} bore is wider outside than ${quantity(outsideMm, 'mm')}.` }]),
     ...(metricMm === undefined || Math.abs(metricMm - boreMm) <= CALLED_WITHIN * metricMm
       ? []
-      : [{ field: 'metricMm', message: `A hose of ${boreMm} mm bore is not called ${metricMm} mm.` }]),
+      : [{ field: 'metricMm', message: `A hose of ${quantity(boreMm, 'mm')} bore is not called ${metricMm} mm.` }]),
     ...(maxTempC > minTempC ? [] : [{ field: 'maxTempC', message: 'The highest temperature is not above the lowest.' }]),
   ];
 }
@@ -79,7 +82,7 @@ function checkSupply({ figures }: Supply): PartProblem[] {
   const [inside, outside, min, max] = ['insideMm', 'outsideMm', 'minC', 'maxC'].map((name) => figures[name]);
   return [
     ...(typeof inside === 'number' && typeof outside === 'number' && outside <= inside
-      ? [{ field: 'outsideMm', message: `It is wider outside than its ${inside} mm inside.` }]
+      ? [{ field: 'outsideMm', message: `It is wider outside than its ${quantity(inside, 'mm')} inside.` }]
       : []),
     ...(typeof min === 'number' && typeof max === 'number' && max <= min
       ? [{ field: 'maxC', message: 'The highest temperature is not above the lowest.' }]

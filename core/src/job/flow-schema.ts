@@ -1,6 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { oilIds } from '../fluids/index.js';
 import { type Frozen, letters, OneOf, Words } from '../schema/index.js';
+import { quantity } from '../units/index.js';
 
 const strict = { additionalProperties: false } as const;
 const Celsius = Type.Number({ minimum: -60, maximum: 250 });
@@ -138,9 +139,12 @@ export function runningProblem({ oil, coldC, hottestC, idleBar, fullBar, idleRev
       message: `Oil thins with heat: ${oil.v40} cSt at 40 °C cannot be less than ${oil.v100} cSt at 100 °C. The two may be crossed.`,
     };
   if (coldC !== undefined && hottestC !== undefined && coldC >= hottestC)
-    return { field: 'coldC', message: `A cold start at ${coldC} °C is no colder than the hottest, ${hottestC} °C.` };
+    return {
+      field: 'coldC',
+      message: `A cold start at ${quantity(coldC, '°C')} is no colder than the hottest, ${quantity(hottestC, '°C')}.`,
+    };
   if (idleBar !== undefined && fullBar !== undefined && idleBar > fullBar)
-    return { field: 'idleBar', message: `${idleBar} bar at idle are more than ${fullBar} bar at most revs.` };
+    return { field: 'idleBar', message: `${quantity(idleBar, 'bar')} at idle are more than ${quantity(fullBar, 'bar')} at most revs.` };
   if (idleRevs !== undefined && mostRevs !== undefined && idleRevs >= mostRevs)
     return { field: 'idleRevs', message: `Idle at ${idleRevs} is no slower than ${mostRevs} revs.` };
   return undefined;

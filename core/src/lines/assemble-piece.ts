@@ -9,7 +9,7 @@ import {
   type HoseEnd,
 } from '../hose/index.js';
 import { fluidOf, stackOf, type Line, type Piece } from '../job/index.js';
-import { formatDash } from '../units/index.js';
+import { formatDash, quantity, taped } from '../units/index.js';
 import type { AssembledPiece, AssembledWay, CutArithmetic } from './assembled-line.js';
 import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
 import type { Lookups } from './lookups.js';
@@ -102,11 +102,18 @@ function checkCrimped(line: Line, piece: Piece, hose: Hose, { assemblyMm }: CutA
   if (piece.source !== 'cut' || constructionById(hose.construction).endStyle !== 'crimp') return;
   const mm = Math.round(assemblyMm * 10) / 10;
   const set = { source: 'bought' as const, hasMm: mm };
-  say('crimped-by-supplier', `Its ends are crimped by the supplier: it is ordered made up, ${mm} mm from seat to seat, and not cut here.`, {
-    remedies: [
-      { label: `Buy it made up, ${mm} mm`, commands: [{ do: 'edit-piece', id: line.id, version: line.version, piece: piece.key, set }] },
-    ],
-  });
+  say(
+    'crimped-by-supplier',
+    `Its ends are crimped by the supplier: it is ordered made up, ${taped(mm)} from seat to seat, and not cut here.`,
+    {
+      remedies: [
+        {
+          label: `Buy it made up, ${taped(mm)}`,
+          commands: [{ do: 'edit-piece', id: line.id, version: line.version, piece: piece.key, set }],
+        },
+      ],
+    },
+  );
 }
 
 /** Slack that a bought hose may have beyond what is asked for, as a share of it: more hangs in the way (common practice). */
@@ -127,11 +134,14 @@ function madeBefore(
   }
   const over = Math.round((hasMm - assemblyMm) * 10) / 10;
   if (over < 0)
-    say('made-hose-too-short', `${what} is ${Math.abs(over)} mm too short: ${hasMm} mm seat to seat, and ${assemblyMm} mm are needed.`);
+    say(
+      'made-hose-too-short',
+      `${what} is ${taped(Math.abs(over))} too short: ${taped(hasMm)} seat to seat, and ${taped(assemblyMm)} are needed.`,
+    );
   // what is crimped cannot be opened again
   const final = source === 'bought' || (hose !== undefined && constructionById(hose.construction).endStyle === 'crimp');
   if (!final && over >= 1) return { shortenMm: over };
-  if (final && over > assemblyMm * MOST_EXTRA) say('made-hose-too-long', `${what} is ${over} mm longer than is needed.`);
+  if (final && over > assemblyMm * MOST_EXTRA) say('made-hose-too-long', `${what} is ${taped(over)} longer than is needed.`);
   return {};
 }
 
@@ -150,13 +160,16 @@ function checkSeats(line: Line, piece: Piece, beside: readonly [AssembledWay, As
   say(
     'taped-over-another-way',
     length.over.stackMm === 0 && length.over.turnDeg === 0
-      ? `Taped without the fittings that are beside the hose now: they are ${stackMm} mm together.`
-      : `Taped with other fittings beside the hose: they were ${length.over.stackMm} mm together, and are ${stackMm} mm now.`,
+      ? `Taped without the fittings that are beside the hose now: they are ${taped(stackMm)} together.`
+      : `Taped with other fittings beside the hose: they were ${taped(length.over.stackMm)} together, and are ${taped(stackMm)} now.`,
     straight
       ? {
-          hint: `The seats are ${Math.abs(byMm)} mm ${byMm < 0 ? 'nearer' : 'farther apart'}: tape again, or correct the length by that.`,
+          hint: `The seats are ${taped(Math.abs(byMm))} ${byMm < 0 ? 'nearer' : 'farther apart'}: tape again, or correct the length by that.`,
           remedies: [
-            { label: `Correct by ${byMm < 0 ? '−' : '+'}${Math.abs(byMm)} mm`, commands: edit(Math.round((length.mm + byMm) * 10) / 10) },
+            {
+              label: `Correct by ${byMm < 0 ? '−' : '+'}${taped(Math.abs(byMm))}`,
+              commands: edit(Math.round((length.mm + byMm) * 10) / 10),
+            },
             keep,
           ],
         }
@@ -174,7 +187,7 @@ function checkFluid(line: Line, hose: Hose, say: Say): void {
   const known = line.service !== 'other' || line.fluid !== undefined;
   if (known && !fluids.includes(fluid)) say('hose-not-for-fluid', `${capital(name)} is not made for ${fluid}.`);
   else if (known && fluid === 'vacuum' && hose.vacuumBar !== undefined && hose.vacuumBar < LEAST_VACUUM_BAR)
-    say('hose-not-for-fluid', `${hose.name} collapses under vacuum: it bears ${hose.vacuumBar} bar below the air around it.`);
+    say('hose-not-for-fluid', `${hose.name} collapses under vacuum: it bears ${quantity(hose.vacuumBar, 'bar')} below the air around it.`);
 }
 
 function sayOf(line: Line, piece: Piece, findings: Finding[]): Say {

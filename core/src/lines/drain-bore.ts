@@ -1,6 +1,7 @@
 import type { Line } from '../job/index.js';
 import type { AssembledPiece, AssembledWay } from './assembled-line.js';
 import { finding, type Finding } from './findings.js';
+import { quantity } from '../units/index.js';
 
 /** Least bore of a drain by gravity, mm: what the ends of a -10 hose pass. Common practice: -10 or 1/2 in and up. */
 export const DRAIN_BORE_MM = 11;
@@ -18,7 +19,7 @@ export function drainFindings(line: Line, ways: readonly AssembledWay[], pieces:
     finding(
       'drain-narrow',
       { lineId: line.id, ...at },
-      `${name} passes ${boreMm} mm; a drain by gravity needs ${DRAIN_BORE_MM} mm or more.`,
+      `${name} passes ${quantity(boreMm, 'mm')}; a drain by gravity needs ${quantity(DRAIN_BORE_MM, 'mm')} or more.`,
     );
   return [
     ...ways.flatMap(({ at, fittings = [] }) =>

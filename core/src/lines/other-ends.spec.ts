@@ -4,6 +4,7 @@ import { formatConnector, parseConnector } from '../connectors/index.js';
 import type { Hose } from '../hose/index.js';
 import { checkPart, findHoseEnd } from '../job/index.js';
 import { assembleJob, assembleLine, gapOf, otherEnds, solveJob, takeWayCommands, waysAcross } from './index.js';
+import { inHouseUnits } from '../units/index.js';
 
 /** With a far end that is not bent. */
 const straight = withPiece(feed, { endB: 'end-ptfe-6-0' });
@@ -106,7 +107,7 @@ describe('a hose in the store', () => {
 
   it('is called by a bore that it has', () => {
     expect(said(hose)).toEqual([]);
-    expect(said({ ...hose, metricMm: 19 })).toEqual(['A hose of 16 mm bore is not called 19 mm.']);
+    expect(said({ ...hose, metricMm: 19 }).map((w) => inHouseUnits(w, 'metric'))).toEqual(['A hose of 16 mm bore is not called 19 mm.']);
   });
 });
 
@@ -131,19 +132,19 @@ describe('a line says of its hose', () => {
         .filter((f) => f.rule === 'drain-narrow')
         .map((f) => f.message);
     expect(narrow()).toEqual([]);
-    expect(narrow(withPiece(drain, { hose: 'hose-ptfe-8', endA: 'end-ptfe-8-0', endB: 'end-ptfe-8-0' })).join()).toMatch(
-      /-8 passes 10.3 mm; a drain by gravity needs 11 mm/,
-    );
+    expect(
+      inHouseUnits(narrow(withPiece(drain, { hose: 'hose-ptfe-8', endA: 'end-ptfe-8-0', endB: 'end-ptfe-8-0' })).join(), 'metric'),
+    ).toMatch(/-8 passes 10.3 mm; a drain by gravity needs 11 mm/);
     const stepped = narrow(withPiece(drain, { endA: 'end-ptfe-10-0-an8fswivel' }));
     expect(stepped).toHaveLength(1);
-    expect(stepped[0]).toMatch(/^Olive end -10, straight, an8 f swivel passes 8/);
+    expect(stepped[0]).toMatch(/^Olive end -10, straight, an8 f swivel passes .8/);
     expect(narrow({ ...drain, service: 'return' } as typeof drain)).toEqual([]);
   });
 
   it('that crimped ends come from the supplier, with what orders it so', () => {
     const crimped = withPiece(feed, { hose: 'hose-crimped-6', endA: 'end-crimped-6-0', endB: 'end-crimped-6-0' });
     const found = rules(crimped).find((f) => f.rule === 'crimped-by-supplier')!;
-    expect(found.message).toMatch(/ordered made up, 6\d\d(\.\d)? mm from seat to seat/);
+    expect(inHouseUnits(found.message, 'metric')).toMatch(/ordered made up, 6\d\d(\.\d)? mm from seat to seat/);
     const [command] = found.remedies[0]!.commands;
     expect(command).toMatchObject({ do: 'edit-piece', set: { source: 'bought' } });
     const { set } = command as { set: Parameters<typeof withPiece>[1] };

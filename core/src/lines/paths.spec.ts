@@ -6,6 +6,7 @@ import { boundsOf, pieceDrawing, runSheet, type BalloonShape, type TextShape } f
 import type { Line, Piece } from '../job/index.js';
 import { partsList } from '../purchasing/index.js';
 import { asKept, assembleLine, gapOf, keptWay, partsBetween, solveJob, waysAcross, type Gap } from './index.js';
+import { inHouseUnits, taped } from '../units/index.js';
 
 const hose = (key: string, more: Partial<Piece> = {}): Piece => ({
   ...feed.pieces[0]!,
@@ -211,8 +212,8 @@ describe('a length', () => {
     expect(rules(over(Math.round(now * 10) / 10))).toEqual([]);
     const { findings, state } = put(withPiece(feed, over(Math.round((now - 37) * 10) / 10)));
     expect([findings.map((f) => f.rule), state]).toEqual([['taped-over-another-way'], 'open']);
-    expect(findings[0]!.hint).toContain('37 mm nearer');
-    expect(findings[0]!.remedies.map((r) => r.label)).toEqual(['Correct by −37 mm', 'It was taped with these']);
+    expect(inHouseUnits(findings[0]!.hint, 'metric')).toContain('37 mm nearer');
+    expect(findings[0]!.remedies.map((r) => r.label)).toEqual([`Correct by −${taped(37)}`, 'It was taped with these']);
     expect(findings[0]!.remedies[0]!.commands).toEqual([
       { do: 'edit-piece', id: 'line1', version: 3, piece: 'p1', set: { length: { mm: 627, as: 'taped' } } },
     ]);

@@ -9,6 +9,7 @@ import { componentDrawing, fittingDrawing, runSheet } from '../drawing/index.js'
 import { documentOfFile, readJobFile, writeJobFile, type Catalogue, type JobDocument, type Port } from '../job/index.js';
 import { partsList } from '../purchasing/index.js';
 import { asKept, assembleJob, gapOf, waysAcross } from './index.js';
+import { inHouseUnits } from '../units/index.js';
 
 const catalogue: Catalogue = { ...plain, fittings: [...plain.fittings, ...bodies.map((b, i) => ({ ...b, priceMinor: 5000 + i }))] };
 const empty: JobDocument = { ...sample, lines: [] };
@@ -133,7 +134,7 @@ describe('a stack between block and filter', () => {
   it('is lines without hose, each face a joint with its ring', () => {
     const [lower, upper] = [job.lineById.get(ids.low)!, job.lineById.get(ids.high)!];
     expect([lower.state, upper.state]).toEqual(['seals', 'seals']);
-    expect(lower.joints.map((j) => j.mating.seal!.method)).toEqual(['ring in its groove 62 to 71 mm, 2.7 mm deep']);
+    expect(lower.joints.map((j) => inHouseUnits(j.mating.seal!.method, 'metric'))).toEqual(['ring in its groove 62 to 71 mm, 2.7 mm deep']);
     expect(upper.joints.map((j) => j.mating.kind)).toEqual(['gasket', 'gasket']);
     expect(upper.joints[0]!.parts).toEqual(['Plate, filter face', 'spacer']);
   });

@@ -14,6 +14,7 @@ import {
   type CasePart,
   type PossibleCase,
 } from './index.js';
+import { quantity } from '../units/index.js';
 
 describe('what stands in for a part', () => {
   it('has the same ends, kind and angle, and says what is other; a seal has nothing beside it', () => {
@@ -56,7 +57,7 @@ describe('what stands in for a hose, an end or a sleeve', () => {
     expect(found).toEqual({
       part: 'longer',
       name: end.name,
-      differs: ['6 mm longer along the hose'],
+      differs: [`${quantity(6, 'mm')} longer along the hose`],
       shelf: 0,
       priceMinor: 900,
       leadDays: 3,

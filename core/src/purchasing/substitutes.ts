@@ -2,6 +2,7 @@ import { connectorKey } from '../connectors/index.js';
 import { kindOf, type Fitting } from '../fittings/index.js';
 import { sameSize } from '../hose/index.js';
 import { endsForHose, findEntry, type Catalogue, type PartEntry } from '../job/index.js';
+import { quantity } from '../units/index.js';
 
 /** A part that mates the same way: told, never taken unasked. */
 export interface Substitute {
@@ -95,7 +96,7 @@ function differences(one: PartEntry, other: PartEntry): string[] {
   const figure = (name: string, more: string, less: string): void => {
     const [a, b] = [from[name], to[name]];
     if (typeof a !== 'number' || typeof b !== 'number' || Math.abs(a - b) < 0.05) return;
-    words.push(`${Math.round(Math.abs(b - a) * 10) / 10} mm ${b > a ? more : less}`);
+    words.push(`${quantity(Math.round(Math.abs(b - a) * 10) / 10, 'mm')} ${b > a ? more : less}`);
   };
   figure('lengthMm', 'longer', 'shorter');
   figure('boreMm', 'wider inside', 'narrower inside');

@@ -13,6 +13,7 @@ import {
   standardSupplies,
 } from '../index.js';
 import { faceRings } from './o-rings.js';
+import { inHouseUnits } from '../units/index.js';
 
 const outcome = (a: string, b: string) => mate(parseConnector(a), parseConnector(b));
 const refusal = (text: string): string => {
@@ -90,7 +91,7 @@ describe('two faces on one another', () => {
   ])('%s and %s: %s', (a, b, verdict, words) => {
     const found = outcome(a, b);
     expect(found.outcome).toBe(verdict);
-    expect(found.reason).toMatch(words);
+    expect(inHouseUnits(found.reason, 'metric')).toMatch(words);
     expect(outcome(b, a)).toEqual(found);
   });
 

@@ -1,5 +1,6 @@
 import type { Land } from '../connectors/index.js';
 import type { ORing } from './o-rings.js';
+import { quantity } from '../units/index.js';
 
 /** How a ring lies in the groove of a face. Shares in per cent. */
 export interface RingInGroove {
@@ -30,7 +31,7 @@ export function ringInGroove(ring: Pick<ORing, 'insideMm' | 'sectionMm'>, { insi
   const fill = depthMm === undefined ? undefined : ((Math.PI / 4) * sectionMm ** 2 * 100) / (width * depthMm);
   const problem =
     sectionMm > width
-      ? `its cord of ${sectionMm} mm does not go into a groove ${width.toFixed(1)} mm wide`
+      ? `its cord of ${quantity(sectionMm, 'mm')} does not go into a groove ${quantity(width.toFixed(1), 'mm')} wide`
       : stretchPercent > MOST_STRETCH
         ? `it is stretched by ${stretchPercent.toFixed(0)} %`
         : over > MOST_TUCK

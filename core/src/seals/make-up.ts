@@ -10,6 +10,7 @@ import {
   washerTorques,
   type TorqueChoice,
 } from './torques.js';
+import { quantity } from '../units/index.js';
 
 export interface MakeUp {
   readonly kind: 'torque' | 'flats' | 'turns' | 'push' | 'clamp' | 'gap';
@@ -109,7 +110,10 @@ export function flangeMakeUp(bolt: string | undefined): MakeUp {
   const how = 'in turn, a little at a time.';
   if (bolt) return byTorque(gasketBoltTorques(bolt), `${bolt} bolts, ${how} The maker's figure goes first.`);
   const { low, high } = gasketBoltTorques('M8')[0]!;
-  return byTorque(gasketBoltTorques(), `For M6 bolts, ${how} If they are M8, say so: they take ${low} to ${high} N·m in aluminium.`);
+  return byTorque(
+    gasketBoltTorques(),
+    `For M6 bolts, ${how} If they are M8, say so: they take ${quantity(low, 'N·m', high)} in aluminium.`,
+  );
 }
 
 /** Turns past finger tight for a taper thread, by size. Source: SAE J514 practice, from memory. */

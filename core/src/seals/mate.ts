@@ -5,6 +5,7 @@ import type { Mating } from './mating.js';
 import { facesMeet } from './joints/face-joints.js';
 import { flangesMeet } from './joints/hose-joints.js';
 import { sealingPair } from './joints/sealing-pairs.js';
+import { quantity } from '../units/index.js';
 
 /**
  * Whether two connectors join, and whether they seal: with what, how tight, and why. The order of the two does not matter; a weld
@@ -59,7 +60,7 @@ function wrongThread(pair: string, found: ThreadFit, outside: Thread, inside: Th
     case 'loose':
       return outside.pitchMm !== inside.pitchMm || found.playMm > outside.pitchMm || found.engagement < 0.4
         ? `${pair} goes in and rocks: the threads hardly touch, it pulls out under load.`
-        : `${pair} goes in with ${found.playMm.toFixed(1)} mm of play and seals on nothing.`;
+        : `${pair} goes in with ${quantity(found.playMm.toFixed(1), 'mm')} of play and seals on nothing.`;
     case 'slides-in':
       return `${pair} slides in without touching a thread: it is far too small.`;
     case 'same':

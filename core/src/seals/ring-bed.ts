@@ -1,6 +1,7 @@
 import { familyById, formatLand, landOf, type Connector, type Land } from '../connectors/index.js';
 import { ringInGroove, type RingInGroove } from './groove.js';
 import type { ORing } from './o-rings.js';
+import { quantity } from '../units/index.js';
 
 /** What a ring lies in, and what it is pressed against. Sizes in mm. */
 export interface RingBed {
@@ -41,9 +42,9 @@ function ringAsItLies({ insideMm, sectionMm }: Pick<ORing, 'insideMm' | 'section
 
 function offLand(ring: Land, land: Land): string | undefined {
   if (ring.outsideMm > land.outsideMm + 0.05)
-    return `it reaches out to ${ring.outsideMm.toFixed(1)} mm, and the face against it ends at ${land.outsideMm} mm`;
+    return `it reaches out to ${quantity(ring.outsideMm.toFixed(1), 'mm')}, and the face against it ends at ${quantity(land.outsideMm, 'mm')}`;
   return ring.insideMm < land.insideMm - 0.05
-    ? `it lies from ${ring.insideMm.toFixed(1)} mm, and the face against it begins at ${land.insideMm} mm`
+    ? `it lies from ${quantity(ring.insideMm.toFixed(1), 'mm')}, and the face against it begins at ${quantity(land.insideMm, 'mm')}`
     : undefined;
 }
 

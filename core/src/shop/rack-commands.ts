@@ -19,6 +19,7 @@ import {
   type StoreRules,
 } from '../stock/index.js';
 import type { ShopDraft } from './shop-draft.js';
+import { taped } from '../units/index.js';
 
 /** Puts lengths; hose is drawn and counted in metres, so what changes on the rack is told with its part. */
 export function putLengths(draft: ShopDraft, ...lengths: readonly HoseLength[]): void {
@@ -164,7 +165,7 @@ function notFree(draft: ShopDraft, length: HoseLength, jobId: string): string {
   if (length.state !== 'there') return `${length.id} is not on the rack any more.`;
   if (length.jobId !== undefined && length.jobId !== jobId) return `${length.id} is kept for another job.`;
   const others = (length.reserved ?? []).filter((r) => r.jobId !== jobId).map((r) => draft.ask.jobNumber(r.jobId) ?? 'another job');
-  return `Of ${length.id} ${Math.floor(freeMm(length, jobId))} mm are free: the rest is reserved for ${others.join(', ')}.`;
+  return `Of ${length.id} ${taped(Math.floor(freeMm(length, jobId)))} are free: the rest is reserved for ${others.join(', ')}.`;
 }
 
 /** @throws {CommandError} not-found, bad-value */
@@ -191,7 +192,7 @@ export function spoilCut(draft: ShopDraft, { id, version, keepMm, ...words }: St
   const cut = stillCut(draft, id, version);
   const has = cut.finalMm ?? cut.measuredMm;
   if (keepMm !== undefined && keepMm > has)
-    throw new CommandError('bad-value', `Of a piece of ${has} mm no ${keepMm} mm are left.`, 'keepMm');
+    throw new CommandError('bad-value', `Of a piece of ${taped(has)} no ${taped(keepMm)} are left.`, 'keepMm');
   draft.put('cut', { ...cut, state: 'spoiled' });
   if (keepMm === undefined || keepMm < storeRules(draft).leastOffcutMm) return `${cut.ticket} is spoiled${said(words)}`;
   return `${cut.ticket} is spoiled${said(words)}; ${pieceToRack(draft, cut, keepMm)} goes back to the rack`;
@@ -244,9 +245,9 @@ export function trimCut(draft: ShopDraft, { id, version, finalMm, ...words }: St
   const cut = stillCut(draft, id, version);
   const has = cut.finalMm ?? cut.measuredMm;
   if (finalMm <= 0 || finalMm > has)
-    throw new CommandError('bad-value', `A piece of ${has} mm is not trimmed to ${finalMm} mm.`, 'finalMm');
+    throw new CommandError('bad-value', `A piece of ${taped(has)} is not trimmed to ${taped(finalMm)}.`, 'finalMm');
   draft.put('cut', { ...cut, finalMm });
-  return `Trim ${cut.ticket} to ${finalMm} mm${said(words)}`;
+  return `Trim ${cut.ticket} to ${taped(finalMm)}${said(words)}`;
 }
 
 /** A hose that is made already goes to a job; what is cut off it goes back to the rack. */
@@ -262,7 +263,7 @@ export function useMade(
   const look = toLookOver(made, { ...ageing(draft, made), ages: true });
   if (look !== undefined) throw new CommandError('bad-value', look);
   if (restMm !== undefined && restMm >= made.mm)
-    throw new CommandError('bad-value', `Of ${made.mm} mm no ${restMm} mm come off.`, 'restMm');
+    throw new CommandError('bad-value', `Of ${taped(made.mm)} no ${taped(restMm)} come off.`, 'restMm');
   putLengths(draft, { ...made, state: 'used' });
   draft.add('cut', {
     id: draft.context.newId(),
@@ -291,5 +292,5 @@ export function useMade(
 /** Why a length is not what the sender saw. */
 function movedWords({ id, mm, state }: HoseLength): string {
   if (state !== 'there') return `${id} is not on the rack any more: somebody else has used it. Nothing was booked.`;
-  return `Somebody else has changed ${id} meanwhile: ${Math.round(mm * 10) / 10} mm are left of it. Nothing was booked; the plan is made anew.`;
+  return `Somebody else has changed ${id} meanwhile: ${taped(Math.round(mm * 10) / 10)} are left of it. Nothing was booked; the plan is made anew.`;
 }

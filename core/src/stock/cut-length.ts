@@ -1,6 +1,7 @@
 import { CommandError } from '../commands/index.js';
 import type { HoseLength } from './length-schema.js';
 import type { StoreRules } from './store-rules.js';
+import { taped } from '../units/index.js';
 
 /** What was done at the saw. */
 export interface Sawn {
@@ -26,7 +27,7 @@ export function cutOff(length: HoseLength, sawn: Sawn, rules: Pick<StoreRules, '
   if (sawn.measuredMm + sawn.trimmedMm > length.mm + 0.5)
     throw new CommandError(
       'not-enough',
-      `${length.id} is ${round(length.mm)} mm long: no piece of ${round(sawn.measuredMm)} mm comes off it. Measure it, or cut from another.`,
+      `${length.id} is ${taped(round(length.mm))} long: no piece of ${taped(round(sawn.measuredMm))} comes off it. Measure it, or cut from another.`,
       'measuredMm',
     );
   const reckoned = Math.max(0, length.mm - takenOff(sawn, rules));

@@ -1,5 +1,6 @@
 import { CommandError } from '../commands/index.js';
 import { freeMm, type CutMade, type HoseLength } from './length-schema.js';
+import { taped } from '../units/index.js';
 
 /** A length of which so much, and no more, is kept for a job; nothing for 0. @throws {CommandError} not-enough */
 export function reserveLengths(length: HoseLength, jobId: string, mm: number): HoseLength {
@@ -10,7 +11,7 @@ export function reserveLengths(length: HoseLength, jobId: string, mm: number): H
   if (mm > free + 0.5)
     throw new CommandError(
       'not-enough',
-      `Of ${length.id} ${Math.floor(free)} mm are free by now, the rest is reserved for another job: plan again.`,
+      `Of ${length.id} ${taped(Math.floor(free))} are free by now, the rest is reserved for another job: plan again.`,
       'lengths',
     );
   const next = [...reserved.filter((r) => r.jobId !== jobId), ...(mm > 0 ? [{ jobId, mm }] : [])];

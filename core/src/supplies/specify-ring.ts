@@ -3,6 +3,7 @@ import { fluidById } from '../fluids/index.js';
 import { refusal, refusedBefore, ringCompound, type Refused, type SealUse } from './compound-choice.js';
 import { usualSealRules, type SealRules } from './seal-rules.js';
 import { figureOf, type Supply } from './supply-schema.js';
+import { quantity } from '../units/index.js';
 
 /** A ring in its bed: what it is, and how it lies. Sizes in mm, shares in per cent. */
 export interface RingFit extends RingInGroove {
@@ -41,7 +42,7 @@ export function specifyRing(bed: RingBed, use: SealUse, supplies: readonly Suppl
     return {
       others: [],
       why: '',
-      doubt: `No ring compound that is known bears ${use.fluid} at ${hotC} °C for long: ask the ring maker.`,
+      doubt: `No ring compound that is known bears ${use.fluid} at ${quantity(hotC, '°C')} for long: ask the ring maker.`,
       ...refused,
     };
   const { depthMm, insideMm } = bed.groove;
@@ -60,7 +61,7 @@ export function specifyRing(bed: RingBed, use: SealUse, supplies: readonly Suppl
     .sort((a, b) => Math.abs(a.stretchPercent) - Math.abs(b.stretchPercent));
   const [best, ...others] = fits;
   const wanted = { insideMm: round(insideMm / (1 + IDEAL_STRETCH), 1), sectionMm: round(depthMm / (1 - IDEAL_SQUEEZE), 2) };
-  const heat = `${compound.id.toUpperCase()} bears ${use.fluid} up to ${compound.maxC} °C`;
+  const heat = `${compound.id.toUpperCase()} bears ${use.fluid} up to ${quantity(compound.maxC, '°C')}`;
   return best
     ? { best, others: others.slice(0, MOST_OTHERS), wanted, compound: compound.id, why: `${ringWords(best)}; ${heat}`, ...refused }
     : {
@@ -68,7 +69,7 @@ export function specifyRing(bed: RingBed, use: SealUse, supplies: readonly Suppl
         wanted,
         compound: compound.id,
         why: '',
-        doubt: `No ring of the catalogue lies in it as it should: ask for about ${wanted.insideMm} mm inside and a cord of ${wanted.sectionMm} mm.`,
+        doubt: `No ring of the catalogue lies in it as it should: ask for about ${quantity(wanted.insideMm, 'mm')} inside and a cord of ${quantity(wanted.sectionMm, 'mm')}.`,
         ...refused,
       };
 }

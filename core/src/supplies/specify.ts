@@ -5,6 +5,7 @@ import { listed, refusal, refusedBefore, ringCompound, type Refused, type SealUs
 import { usualSealRules, type SealRules } from './seal-rules.js';
 import { specifyRing } from './specify-ring.js';
 import { figureOf, madeFor, type Supply } from './supply-schema.js';
+import { quantity } from '../units/index.js';
 
 /** What the lips of bonded washers are made of. Common practice. */
 const BONDED_COMPOUNDS = ['nbr', 'fkm', 'epdm'];
@@ -61,7 +62,7 @@ function ring(size: string, fluid: FluidId, hotC: number, supplies: readonly Sup
     return {
       name: `O-ring ${size}`,
       why: '',
-      doubt: `No ring compound that is known bears ${fluid} at ${hotC} °C for long: ask the ring maker.`,
+      doubt: `No ring compound that is known bears ${fluid} at ${quantity(hotC, '°C')} for long: ask the ring maker.`,
       ...refused,
     };
   const part = supplies.find((s) => isOf(s, 'o-ring', { size, compound: compound.id }));
@@ -69,7 +70,7 @@ function ring(size: string, fluid: FluidId, hotC: number, supplies: readonly Sup
 }
 
 function bearsWords({ id, maxC }: Compound, fluid: FluidId): string {
-  return `${id.toUpperCase()} bears ${fluid} up to ${maxC} °C`;
+  return `${id.toUpperCase()} bears ${fluid} up to ${quantity(maxC, '°C')}`;
 }
 
 /** Metal with a rubber lip: the lip must bear the fluid and its heat as a ring must. */
@@ -79,7 +80,12 @@ function bondedWasher(size: string, fluid: FluidId, hotC: number, supplies: read
   const refused = refusedBefore(compound, fluid, hotC, { ...rules, rings: made.map((c) => c.id) });
   const name = `Bonded washer ${size}`;
   if (!compound)
-    return { name, why: '', doubt: `No lip of a bonded washer bears ${fluid} at ${hotC} °C for long: take copper.`, ...refused };
+    return {
+      name,
+      why: '',
+      doubt: `No lip of a bonded washer bears ${fluid} at ${quantity(hotC, '°C')} for long: take copper.`,
+      ...refused,
+    };
   const part = supplies.find((s) => isOf(s, 'washer', { style: 'bonded', size, compound: compound.id }));
   return { ...named(`${name} ${compound.id.toUpperCase()}`, part, bearsWords(compound, fluid)), ...refused };
 }
@@ -104,7 +110,7 @@ function sealant(
   const rated = supplies.filter((s) => s.kind === 'sealant' && madeFor(s, fluid) && bears(s, hotC));
   const form = fluidById(fluid).group === 'fuel' || place === 'turbo feed' ? 'liquid' : rules.sealant;
   const part = rated.find((s) => figureOf(s, 'style') === form);
-  if (!part) return { name, why: '', doubt: `No ${form} sealant of the catalogue is made for ${fluid} at ${hotC} °C.` };
+  if (!part) return { name, why: '', doubt: `No ${form} sealant of the catalogue is made for ${fluid} at ${quantity(hotC, '°C')}.` };
   return named(name, part, `${form}, made for ${fluid}`);
 }
 

@@ -27,6 +27,7 @@ import {
   usualSealRules,
   type Supply,
 } from './index.js';
+import { quantity } from '../units/index.js';
 
 const supplies = standardSupplies();
 
@@ -108,7 +109,7 @@ describe('what to take for a joint', () => {
     const nitrileFirst = { ...usualSealRules, rings: ['nbr', 'fkm'] } as typeof usualSealRules;
     expect(specify(ring, { fluid: 'engine oil', hotC: 140 }, supplies, nitrileFirst)).toMatchObject({
       name: 'O-ring FKM AS568-906',
-      refused: [{ name: 'nitrile (NBR)', why: 'it bears 110 °C, and engine oil gets to 140 °C here' }],
+      refused: [{ name: 'nitrile (NBR)', why: `it bears ${quantity(110, '°C')}, and engine oil gets to ${quantity(140, '°C')} here` }],
     });
     expect(specify(ring, { fluid: 'petrol with alcohol' }, supplies).refused!.length).toBe(usualSealRules.rings.length);
   });

@@ -16,6 +16,7 @@ import {
   type Thread,
   type ThreadMeasurement,
 } from './index.js';
+import { inHouseUnits } from '../units/index.js';
 
 const sides: readonly Side[] = ['external', 'internal'];
 const all = sides.flatMap((side) => measurableThreads(side).map((thread) => ({ side, thread })));
@@ -154,7 +155,7 @@ describe('identifyThread', () => {
     } catch (error) {
       expect(error).toBeInstanceOf(ThreadMeasurementError);
       expect((error as ThreadMeasurementError).field).toBe(field);
-      expect((error as ThreadMeasurementError).message).toMatch(message);
+      expect(inHouseUnits((error as ThreadMeasurementError).message, 'metric')).toMatch(message);
       expect((error as ThreadMeasurementError).hint.length).toBeGreaterThan(10);
     }
   });

@@ -1,5 +1,6 @@
 import { measurableThreads, type Side } from './thread-library.js';
 import { trialProblem, trialResults, type ThreadTrial } from './trial.js';
+import { quantity } from '../units/index.js';
 
 /** What was measured on a thread. Figures that are not known are left out. */
 export interface ThreadMeasurement {
@@ -57,7 +58,11 @@ export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
   const tpi = figure(m.threadsPerInch, 'threadsPerInch', 'The count per inch');
   const uncertaintyMm = m.uncertaintyMm ?? 0.05;
   if (typeof uncertaintyMm !== 'number' || !(uncertaintyMm >= 0 && uncertaintyMm <= 2))
-    throw fail('The uncertainty must lie between 0 and 2 mm.', 'uncertaintyMm', 'A calliper gives about 0.05 mm, a rule 0.5 mm.');
+    throw fail(
+      `The uncertainty must lie between 0 and ${quantity(2, 'mm')}.`,
+      'uncertaintyMm',
+      `A calliper gives about ${quantity('0.05', 'mm')}, a rule ${quantity('0.5', 'mm')}.`,
+    );
   const taper = m.taper ?? 'unknown';
   if (!['tapered', 'parallel', 'unknown'].includes(taper))
     throw fail(`"${String(taper)}" is not a taper.`, 'taper', 'Say tapered, parallel or unknown.');
@@ -74,7 +79,7 @@ export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
   if (pitchMm !== undefined) checkPitch(pitchMm, diameterMm, m.side, pitch === undefined ? 'threadsPerInch' : 'pitchMm');
   if (diameterMm !== undefined && (diameterMm < 3.5 || diameterMm > 70))
     throw fail(
-      `No thread of the library measures ${short(diameterMm)} mm.`,
+      `No thread of the library measures ${quantity(short(diameterMm), 'mm')}.`,
       'diameterMm',
       'It knows threads from M5 to 2 1/2 in. Check the unit.',
     );
@@ -98,7 +103,7 @@ function checkTrials(trials: readonly ThreadTrial[], side: Side): readonly Threa
 function checkPitch(pitchMm: number, diameterMm: number | undefined, side: Side, field: MeasurementField): void {
   if (diameterMm !== undefined && pitchMm > diameterMm / 2)
     throw fail(
-      `A pitch of ${short(pitchMm)} mm does not go on ${short(diameterMm)} mm.`,
+      `A pitch of ${short(pitchMm)} mm does not go on ${quantity(short(diameterMm), 'mm')}.`,
       field,
       'Count threads over a length and divide, or check which unit the figure is in.',
     );

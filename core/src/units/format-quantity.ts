@@ -57,6 +57,12 @@ export function formatBoth(value: number, kind: QuantityKind, system: UnitSystem
   return `${formatQuantity(value, kind, system, options)} (${formatQuantity(value, kind, other, options)})`;
 }
 
+/** A run of hose as it hangs on the rack or is bought: `12.34 m`, `40.5 ft`. @param mm its length */
+export function formatRun(mm: number, system: UnitSystem = 'metric'): string {
+  const [unit, decimals] = system === 'metric' ? (['m', 2] as const) : (['ft', 1] as const);
+  return `${(mm / unitBySymbol(unit).factor).toFixed(decimals)}${THIN_SPACE}${unit}`;
+}
+
 /** A plain decimal, trailing zeros dropped, with a true minus sign: `−12.5`. */
 export function formatDecimal(value: number, decimals: number): string {
   const text = Math.abs(value).toFixed(decimals);

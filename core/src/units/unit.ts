@@ -49,6 +49,7 @@ export const units: readonly Unit[] = [
   unit('in', 'length', ['in', 'inch', 'inches', '"', '″', '”'], INCH_MM),
   unit('ft', 'length', ['ft', 'foot', 'feet', "'", '′', '’'], 12 * INCH_MM),
   unit('bar', 'pressure', ['bar']),
+  unit('mbar', 'pressure', ['mbar'], 0.001),
   unit('psi', 'pressure', ['psi', 'lbf/in2', 'lbf/in²'], (POUND_FORCE_N / (INCH_MM * INCH_MM)) * 10),
   unit('kPa', 'pressure', ['kpa'], 0.01),
   unit('MPa', 'pressure', ['mpa'], 10),

@@ -38,7 +38,7 @@ export async function partsPdf(job: AssembledJob, size: PaperSize, system: UnitS
     return system === 'metric' ? `${(row.quantity / 1000).toFixed(3)} m` : formatQuantity(row.quantity, 'length', 'inch');
   };
   const head = `Parts list · ${jobLine(job, day)}`;
-  return paper({ size, title: head, head, foot: 'Gewinde · seals, sealant and clamps included' }, (pdf) => {
+  return paper({ size, title: head, head, foot: 'Gewinde · seals, sealant and clamps included', system }, (pdf) => {
     pdf.font('head').fontSize(20).text(`Parts list, ${job.document.job.number} ${job.document.job.name}`);
     if (list.incomplete.length > 0)
       pdf
@@ -103,7 +103,13 @@ export async function ticketsPdf(
 ): Promise<Buffer> {
   const head = `Cut tickets · ${jobLine(job, day)}`;
   return paper(
-    { size, title: head, head, foot: 'Check each end against the hose before the saw. Sleeve and nuts go on before the second end.' },
+    {
+      size,
+      title: head,
+      head,
+      foot: 'Check each end against the hose before the saw. Sleeve and nuts go on before the second end.',
+      system,
+    },
     async (pdf) => {
       for (const [i, ticket] of tickets.entries()) {
         if (i > 0 && pdf.y + heightOf(pdf, ticket, system) > pdf.page.height - pdf.page.margins.bottom) {
@@ -255,7 +261,7 @@ async function drawTicket(pdf: Pdf, ticket: CutTicket, job: AssembledJob, system
 export async function labelsPdf(tickets: readonly CutTicket[], size: PaperSize, single: boolean, system: UnitSystem): Promise<Buffer> {
   const labels = tickets.flatMap((t) => endLabels(t, system));
   const [w, h] = [62 * MM, 29 * MM];
-  return paper({ size: single ? [w, h] : size, title: 'End labels', margin: single ? 0 : 12 * MM }, async (pdf) => {
+  return paper({ size: single ? [w, h] : size, title: 'End labels', margin: single ? 0 : 12 * MM, system }, async (pdf) => {
     const columns = single ? 1 : Math.floor((pdf.page.width - 24 * MM) / (w + 3 * MM));
     const rows = single ? 1 : Math.floor((pdf.page.height - 24 * MM) / (h + 2 * MM));
     for (const [i, label] of labels.entries()) {

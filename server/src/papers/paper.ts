@@ -1,3 +1,4 @@
+import { inHouseUnits, type UnitSystem } from '@gewinde/core';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import PdfDocument from 'pdfkit';
@@ -30,11 +31,13 @@ export interface PaperOptions {
   /** On every page at its foot, before the page's number. */
   readonly foot?: string;
   readonly margin?: number;
+  /** In whose units quantities in sentences are said; metric where nobody says. */
+  readonly system?: UnitSystem;
 }
 
 /** A PDF, drawn by `draw`; head and foot with the page of pages come on every one, once all are there. */
 export async function paper(
-  { size, title, head, foot, margin = MARGIN }: PaperOptions,
+  { size, title, head, foot, margin = MARGIN, system = 'metric' }: PaperOptions,
   draw: (pdf: Pdf) => void | Promise<void>,
 ): Promise<Buffer> {
   const pdf = new PdfDocument({
@@ -51,8 +54,11 @@ export async function paper(
     pdf.on('error', reject);
   });
   // the condensed face has no thin space
+  const said = (text: string): string => inHouseUnits(text, system).replace(/[\u2009\u202f]/g, ' ');
   const write = pdf.text.bind(pdf) as (text: string, ...rest: unknown[]) => Pdf;
-  pdf.text = (text: string, ...rest: unknown[]) => write(text.replace(/[\u2009\u202f]/g, ' '), ...rest);
+  const measure = pdf.heightOfString.bind(pdf);
+  pdf.text = (text: string, ...rest: unknown[]) => write(said(text), ...rest);
+  pdf.heightOfString = (text, options) => measure(said(text), options);
   pdf.font('text').fontSize(10).fillColor(INK);
   await draw(pdf);
   const { start, count } = pdf.bufferedPageRange();

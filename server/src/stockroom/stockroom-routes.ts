@@ -1,4 +1,13 @@
-import { assembleJob, cutTickets, soldByLength, planContracts, stockContracts, type AssembledJob, type PurchaseOrder } from '@gewinde/core';
+import {
+  assembleJob,
+  cutTickets,
+  inHouseUnits,
+  soldByLength,
+  planContracts,
+  stockContracts,
+  type AssembledJob,
+  type PurchaseOrder,
+} from '@gewinde/core';
 import { partsFor } from '../catalogue/catalogue-lookup.js';
 import { readSealRules } from '../catalogue/catalogue-store.js';
 import { listRows } from '../database/entities.js';
@@ -120,8 +129,9 @@ export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Fe
   });
   serve(app, stockContracts.printLabels, async ({ params, body }) => {
     const job = await assembled(params.id);
+    const system = body.units ?? 'metric';
     const labels = ticketsOf(job, body.ticket).flatMap((t) =>
-      endLabels(t, 'metric').map(({ code, lines }) => ({ code, lines: [...lines] })),
+      endLabels(t, system).map(({ code, lines }) => ({ code, lines: lines.map((line) => inHouseUnits(line, system)) })),
     );
     if (labels.length === 0) throw new AppError('not-found', 'No hose of this job is ready: there is nothing to print.');
     return asTold(await printer.print(`${job.document.job.number} ${job.document.job.name}`, labels));

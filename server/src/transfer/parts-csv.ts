@@ -1,4 +1,4 @@
-import { formatInches, type PartsList } from '@gewinde/core';
+import { formatInches, inHouseUnits, type PartsList } from '@gewinde/core';
 import { stringify } from 'csv-stringify/sync';
 
 /**
@@ -9,7 +9,7 @@ export function partsCsv(list: PartsList): string {
   const rows = list.rows.map((row) => ({
     group: row.group,
     id: row.id,
-    part: row.name,
+    part: inHouseUnits(row.name, 'metric'),
     quantity: row.unit === 'mm' ? (row.quantity / 1000).toFixed(3) : String(row.quantity),
     unit: row.unit === 'mm' ? 'm' : row.unit,
     inches: row.unit === 'mm' ? formatInches(row.quantity / 25.4) : '',

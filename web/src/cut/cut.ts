@@ -13,6 +13,7 @@ import {
   type CutPiece,
   type GroupPlan,
   type MadeHose,
+  formatRun,
 } from '@gewinde/core';
 import { NgbDropdown, NgbDropdownItem, NgbDropdownMenu, NgbDropdownToggle, NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom, map } from 'rxjs';
@@ -114,8 +115,8 @@ export class Cut {
     const fresh = plans.reduce((sum, p) => sum + p.bars.reduce((mm, b) => mm + (b.kind === 'new' ? b.lengthMm : 0), 0), 0);
     const proven = plans.every((p) => p.proven);
     const gap = plans.reduce((sum, p) => sum + p.openedMm - p.boundMm, 0);
-    const state = this.plans.working() ? 'being proven' : proven ? 'proven least' : `within ${metres(gap)} of the least there can be`;
-    return `${count(pieces, 'piece')} from ${count(lengths, 'length')} · ${state}${fresh > 0 ? `: ${metres(fresh)} of new hose` : ''}`;
+    const state = this.plans.working() ? 'being proven' : proven ? 'proven least' : `within ${this.run(gap)} of the least there can be`;
+    return `${count(pieces, 'piece')} from ${count(lengths, 'length')} · ${state}${fresh > 0 ? `: ${this.run(fresh)} of new hose` : ''}`;
   });
   protected readonly saving = computed(() => {
     const offers = new Map(this.plans.offers().map((o) => [o.id, o]));
@@ -173,7 +174,9 @@ export class Cut {
     const id = this.job()?.id;
     if (id === undefined) return;
     try {
-      const { labels } = await firstValueFrom(this.api.call(stockContracts.printLabels, { params: { id }, body: {} }));
+      const { labels } = await firstValueFrom(
+        this.api.call(stockContracts.printLabels, { params: { id }, body: { units: this.preferences.system() } }),
+      );
       this.messages.tell(`${labels.length} labels are at the label printer, a simulated one`);
     } catch (error) {
       this.messages.fault(error);
@@ -222,7 +225,9 @@ export class Cut {
   protected incomplete(pieces: readonly string[]): string {
     return pieces.join(', ');
   }
-  protected readonly metres = metres;
+  protected run(mm: number): string {
+    return formatRun(mm, this.preferences.system());
+  }
   protected readonly longest = (list: readonly number[]): number => Math.max(...list);
   protected readonly money = (minor: number | undefined): string => (minor === undefined ? '—' : `€ ${(minor / 100).toFixed(2)}`);
 
@@ -239,8 +244,3 @@ const priceOf = (offer: BuyableOffer | undefined, packs: number): number | undef
   offer ? packs * priceFor(offer, packs) : undefined;
 const usedUp = (plans: readonly GroupPlan[]): number => plans.reduce((n, p) => n + p.bars.filter((b) => b.kind === 'offcut').length, 0);
 const count = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
-
-/** `3.62 m`. */
-function metres(mm: number): string {
-  return `${(mm / 1000).toFixed(2)}\u2009m`;
-}

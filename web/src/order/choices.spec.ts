@@ -172,7 +172,7 @@ describe('spares', () => {
     expect(dialog.find('tr', 'carry one: nobody brings it within 7 days').textContent).toContain(
       catalogue.hoseEnds.find((e) => e.id === END)!.name,
     );
-    expect(dialog.find('tr', 'L1 L2').textContent).toContain('0.61 m');
+    expect(dialog.find('tr', 'L1 L2').textContent).toContain('0.61\u2009m');
   });
 
   it('say why there are none', async () => {

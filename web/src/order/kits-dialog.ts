@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { kitCheck, offersFor, type BuyableOffer } from '@gewinde/core';
+import { kitCheck, offersFor, type BuyableOffer, formatRun } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobView } from '../data/job-view';
 import { StockroomStore } from '../data/stockroom-store';
 import { OrderPlans } from '../stock/order-plans';
+import { Preferences } from '../data/preferences';
 
 /** What a supplier's kit does for the job: what fits, what does not and why, what is missing, and what it costs against single parts. */
 @Component({
@@ -47,6 +48,7 @@ import { OrderPlans } from '../stock/order-plans';
 })
 export class KitsDialog {
   protected readonly modal = inject(NgbActiveModal);
+  private readonly preferences = inject(Preferences);
   private readonly view = inject(JobView);
   private readonly stock = inject(StockroomStore);
   private readonly plans = inject(OrderPlans);
@@ -79,7 +81,7 @@ export class KitsDialog {
   });
 
   protected amount(mm: boolean, quantity: number): string {
-    return mm ? `${(quantity / 1000).toFixed(2)} m` : `${quantity} ×`;
+    return mm ? formatRun(quantity, this.preferences.system()) : `${quantity} ×`;
   }
   protected money(minor: number): string {
     return `€ ${(minor / 100).toFixed(2)}`;

@@ -9,6 +9,7 @@ import {
   type AnswerOf,
   type Carried,
   type LineNeed,
+  formatRun,
 } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { catchError, map, of, switchMap } from 'rxjs';
@@ -16,6 +17,7 @@ import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
 import { StockroomStore } from '../data/stockroom-store';
 import { OrderPlans } from '../stock/order-plans';
+import { Preferences } from '../data/preferences';
 
 type Answered = { readonly set: AnswerOf<typeof planContracts.planSpares> } | { readonly failed: string };
 
@@ -82,6 +84,7 @@ type Answered = { readonly set: AnswerOf<typeof planContracts.planSpares> } | { 
 })
 export class SparesDialog {
   protected readonly modal = inject(NgbActiveModal);
+  private readonly preferences = inject(Preferences);
   private readonly view = inject(JobView);
   private readonly stock = inject(StockroomStore);
   private readonly plans = inject(OrderPlans);
@@ -136,7 +139,7 @@ export class SparesDialog {
       return {
         part: p.part,
         name: entry?.part.name ?? p.part,
-        quantity: long ? `${(p.quantity / 1000).toFixed(2)} m` : String(p.quantity),
+        quantity: long ? formatRun(p.quantity, this.preferences.system()) : String(p.quantity),
         shelf: long ? (entry.part.shelf ? `${entry.part.shelf} m` : '') : (entry?.part.shelf ?? 0),
         lines: p.lines.join(' '),
         carry: this.plans.carry().has(p.part),

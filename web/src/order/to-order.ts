@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, output, signal, untracked } from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { formatQuantity, substitutesFor, type NeedRow, type OrderPlan, type StockCommand, type SupplierOrder } from '@gewinde/core';
+import { substitutesFor, type NeedRow, type OrderPlan, type StockCommand, type SupplierOrder, formatRun } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { JobStore } from '../data/job-store';
@@ -128,7 +128,7 @@ export class ToOrder {
   protected amount({ unit }: Pick<NeedRow, 'unit'>, quantity: number): string {
     if (quantity === 0) return '';
     if (unit === 'pc') return String(quantity);
-    return this.preferences.system() === 'metric' ? `${(quantity / 1000).toFixed(2)}\u2009m` : formatQuantity(quantity, 'length', 'inch');
+    return formatRun(quantity, this.preferences.system());
   }
 
   protected choose(choice: Choice): void {

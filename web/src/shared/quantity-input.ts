@@ -31,6 +31,7 @@ import {
   type QuantityKind,
   type UnitSystem,
 } from '@gewinde/core';
+import { Preferences } from '../data/preferences';
 
 let inputs = 0;
 
@@ -104,7 +105,10 @@ let inputs = 0;
 export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
   readonly label = input.required<string>();
   readonly kind = input<QuantityKind>('length');
-  readonly system = input<UnitSystem>('metric');
+  /** The units of the house, where nobody says others. */
+  readonly system = input<UnitSystem>();
+  private readonly preferences = inject(Preferences);
+  private readonly house = computed(() => this.system() ?? this.preferences.system());
   readonly placeholder = input<string | null>(null);
   /** Bounds in the base unit of the kind; the lower one itself is allowed. */
   readonly least = input(0);
@@ -126,7 +130,7 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
     const value = this.value();
     // what is called the same everywhere needs no second name
     if (value === null || houseUnits.metric[this.kind()] === houseUnits.inch[this.kind()]) return null;
-    return formatBoth(value, this.kind(), this.system(), this.format());
+    return formatBoth(value, this.kind(), this.house(), this.format());
   });
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
   private readonly injector = inject(Injector);
@@ -138,7 +142,7 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
 
   constructor() {
     effect(() => {
-      this.system();
+      this.house();
       untracked(() => this.underWay || this.restore());
     });
   }
@@ -200,7 +204,7 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
     }
     if (typed.trim() === '' && this.optional()) return this.take(null);
     try {
-      const { value } = parseQuantity(typed, this.kind(), { system: this.system() });
+      const { value } = parseQuantity(typed, this.kind(), { system: this.house() });
       const problem = this.outOfBounds(value);
       this.say(problem);
       if (!problem) this.take(value);
@@ -227,17 +231,17 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
 
   private shown(): string {
     const value = this.value();
-    return value === null ? '' : formatQuantity(value, this.kind(), this.system(), this.format());
+    return value === null ? '' : formatQuantity(value, this.kind(), this.house(), this.format());
   }
 
   private outOfBounds(value: number): string | null {
-    const show = (bound: number) => formatQuantity(bound, this.kind(), this.system());
+    const show = (bound: number) => formatQuantity(bound, this.kind(), this.house());
     if (value < this.least())
       return value < 0 && this.least() >= 0
         ? `${this.label()} cannot be negative.`
         : `${this.label()} must be at least ${show(this.least())}.`;
     if (value > this.most())
-      return `${this.label()} must be at most ${show(this.most())}.${this.kind() === 'length' ? ` Check the unit: a bare number is read in ${this.system() === 'metric' ? 'millimetres' : 'inches'}.` : ''}`;
+      return `${this.label()} must be at most ${show(this.most())}.${this.kind() === 'length' ? ` Check the unit: a bare number is read in ${this.house() === 'metric' ? 'millimetres' : 'inches'}.` : ''}`;
     return null;
   }
 }

@@ -9,6 +9,7 @@ import {
   input,
   viewChild,
 } from '@angular/core';
+import { inHouseUnits } from '@gewinde/core';
 import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, Tooltip, type ChartDataset } from 'chart.js';
 import { Preferences } from '../data/preferences';
 
@@ -48,7 +49,7 @@ export class LineChart {
   /** A band of what is wanted. */
   readonly band = input<readonly [number, number] | null>(null);
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
-  private readonly theme = inject(Preferences).theme;
+  private readonly preferences = inject(Preferences);
   private chart: Chart<'line', { x: number; y: number }[]> | undefined;
   protected readonly words = computed(() =>
     [
@@ -64,7 +65,7 @@ export class LineChart {
 
   constructor() {
     afterRenderEffect(() => {
-      this.theme();
+      this.preferences.theme();
       this.draw(this.curves(), this.band());
     });
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
@@ -76,7 +77,8 @@ export class LineChart {
     const ink = (token: string): string => style.getPropertyValue(`--${token}`).trim();
     const xs = curves[0]?.points.map((p) => p.x) ?? [];
     const line = (curve: Curve): ChartDataset<'line', { x: number; y: number }[]> => ({
-      label: curve.name,
+      // drawn on a canvas, which no text of the page goes through
+      label: inHouseUnits(curve.name, this.preferences.system()),
       data: [...curve.points],
       borderColor: ink(curve.ink),
       borderWidth: curve.thick ? 2.5 : 1.5,

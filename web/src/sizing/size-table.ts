@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { sizingRows, type LineSizing, type SizeColumn, type SizingRow } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
-import { HouseWords } from '../shared/house-words';
 import { houseFigure, houseUnit } from './figure';
 
 /** Pixels a millimetre at most, so that the widest bore still has its place. */
@@ -12,7 +11,6 @@ const CIRCLE_PX = 54;
 @Component({
   selector: 'g-size-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseWords],
   templateUrl: './size-table.html',
   styleUrl: './size-table.scss',
 })

@@ -13,11 +13,11 @@ import {
   turboNeeds,
   type LineSizing,
   type SizeColumn,
+  quantity,
 } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
-import { HouseWords } from '../shared/house-words';
 import { EngineForm } from './engine-form';
 import { houseFigure } from './figure';
 import { FlowRulesDialog } from './flow-rules-dialog';
@@ -28,7 +28,7 @@ import { LineFlowForm } from './line-flow-form';
 @Component({
   selector: 'g-what-flows',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [EngineForm, HouseWords, LineFlowForm],
+  imports: [EngineForm, LineFlowForm],
   templateUrl: './what-flows.html',
   styleUrl: './what-flows.scss',
 })
@@ -115,9 +115,14 @@ export class WhatFlows {
     const lineBar = ofLine * Math.max(1, wanted / Math.max(0.01, hot.flowLpm)) ** 2;
     try {
       const bore = restrictorForTurbo(duty.said.bearing, wanted, running.fullBar, lineBar, hot.state.fluid);
-      return { bore, words: `Ø ${bore.toFixed(2)} mm gives ${wanted} L/min when hot`, source };
+      return {
+        bore,
+        take: `Take Ø ${quantity(bore.toFixed(1), 'mm')}`,
+        words: `Ø ${quantity(bore.toFixed(2), 'mm')} gives ${quantity(wanted, 'L/min')} when hot`,
+        source,
+      };
     } catch (error) {
-      if (error instanceof FlowFigureError) return { bore: undefined, words: `${error.message} ${error.hint}`, source };
+      if (error instanceof FlowFigureError) return { bore: undefined, take: '', words: `${error.message} ${error.hint}`, source };
       throw error;
     }
   });

@@ -11,6 +11,7 @@ import {
   type HoseLength,
   type PartEntry,
   type StockCommandOf,
+  formatRun,
 } from '@gewinde/core';
 import { firstValueFrom, map, startWith } from 'rxjs';
 import { Api } from '../data/api';
@@ -88,7 +89,7 @@ export class RackRoom {
         name: findEntry(catalogue, part)?.part.name ?? part,
         // the shortest that does comes first, where a length is looked for
         lengths: lengths.sort((a, b) => (mm === null ? b.mm - a.mm : a.mm - b.mm)),
-        metres: lengths.filter((l) => l.kind !== 'made').reduce((sum, l) => sum + l.mm, 0) / 1000,
+        mm: lengths.filter((l) => l.kind !== 'made').reduce((sum, l) => sum + l.mm, 0),
       }))
       .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }));
   });
@@ -155,6 +156,10 @@ export class RackRoom {
   }
   protected figure(mm: number): string {
     return formatCut(mm, this.preferences.system());
+  }
+
+  protected run(mm: number): string {
+    return formatRun(mm, this.preferences.system());
   }
   protected age(length: HoseLength): string {
     const years = ageInYears(length, today());

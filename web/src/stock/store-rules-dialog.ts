@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { usualStoreRules, type StoreRules } from '@gewinde/core';
+import { usualStoreRules, type StoreRules, taped } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { ApiError } from '../data/api';
@@ -38,6 +38,7 @@ import { TextField } from '../shared/text-field';
 })
 export class StoreRulesDialog {
   protected readonly modal = inject(NgbActiveModal);
+  protected readonly rough = taped(20);
   private readonly store = inject(StockroomStore);
   protected readonly error = signal<string | null>(null);
   protected readonly goals: readonly Choice<StoreRules['goal']>[] = [

@@ -33,8 +33,8 @@ export function bodyGroup() {
     heightMm: length(),
     places: new FormArray(ENDS.map(() => text(readable(readPlaces)))),
     passages: text(readable(readPassages)),
-    opensC: text(figure('a temperature', false, -100)),
-    fullOpenC: text(figure('a temperature', false, -100)),
+    opensC: new FormControl<number | null>(null),
+    fullOpenC: new FormControl<number | null>(null),
   });
 }
 type SaidBody = ReturnType<ReturnType<typeof bodyGroup>['getRawValue']>;
@@ -47,8 +47,8 @@ export function bodyAsSaid(body: Body | undefined): SaidBody {
     heightMm: body?.heightMm ?? null,
     places: ENDS.map((i) => (body?.places[i] ? formatPlaces([body.places[i]]) : '')),
     passages: body ? formatPassages(body.passages) : '',
-    opensC: figureText(body?.opensC),
-    fullOpenC: figureText(body?.fullOpenC),
+    opensC: body?.opensC ?? null,
+    fullOpenC: body?.fullOpenC ?? null,
   };
 }
 
@@ -63,8 +63,8 @@ export function givenBody(said: SaidBody, ends: readonly Connector[], kind: Fitt
     heightMm: said.heightMm || undefined,
     places: parsed.some((place) => place) ? parsed.map((place, i) => place ?? usual[i]!) : undefined,
     passages,
-    opensC: number(said.opensC),
-    fullOpenC: number(said.fullOpenC),
+    opensC: said.opensC ?? undefined,
+    fullOpenC: said.fullOpenC ?? undefined,
   });
 }
 

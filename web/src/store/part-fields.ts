@@ -17,7 +17,7 @@ export const figure =
   };
 /** Of a length, nothing is not a figure: it is left empty. */
 const aboveNothing = ({ value }: AbstractControl<number | null>): ValidationErrors | null =>
-  value === 0 ? { said: 'Leave it empty where it is not known: 0 mm cannot be.' } : null;
+  value === 0 ? { said: 'Leave it empty where it is not known: 0 cannot be.' } : null;
 export const length = () => new FormControl<number | null>(null, { validators: [aboveNothing] });
 /** A figure as it was said, or nothing. */
 export function number(value: string): number | undefined {

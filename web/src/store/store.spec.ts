@@ -127,7 +127,7 @@ describe('a part being written', () => {
     ['Price €', 'dear', '"dear" is not a price.'],
     ['Price €', '-4', 'A price is not negative.'],
     ['On the shelf', '1.5', '"1.5" is not a whole number.'],
-    ['Pressure bar', '0', 'A pressure is at least 1.'],
+    ['Pressure', '0', 'must be at least 1'],
     ['Bore', '0', 'A length, bore or width of 0 cannot be'],
     ['Stack, seat to seat', '-5', 'cannot be negative'],
     ['Stack, seat to seat', '99999', 'Check the unit'],

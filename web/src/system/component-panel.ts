@@ -67,6 +67,15 @@ export class ComponentPanel {
     return formatQuantity(value, 'temperature', this.preferences.system(), { decimals: 0 });
   }
 
+  protected heat(kw: number): string {
+    return formatQuantity(kw, 'power', this.preferences.system(), { decimals: 1 });
+  }
+
+  /** A difference of temperatures, K. */
+  protected drop(kelvin: number): string {
+    return this.preferences.system() === 'metric' ? `${kelvin.toFixed(0)} K` : `${(kelvin * 1.8).toFixed(0)} °F`;
+  }
+
   protected lpm(value: number): string {
     return formatQuantity(value, 'flow', this.preferences.system());
   }

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { formatQuantity, systemOf, thermostatsOf, type JobSystem, type StateId, type SystemLine } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
-import { HouseWords } from '../shared/house-words';
 import { FlowView } from '../sizing/flow-view';
 import { LABEL, layOutSystem, type PlacedLine } from './layout-system';
 
@@ -17,7 +16,6 @@ const MOST_LETTERS = 17;
 @Component({
   selector: 'g-system-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [HouseWords],
   templateUrl: './system-view.html',
   styleUrl: './system-view.scss',
 })

@@ -2,6 +2,7 @@ import { boltsOf, formatLand, landOf, type Connector, type Land } from '../../co
 import { faceMakeUp, gasketMakeUp } from '../make-up.js';
 import type { Consumable, Mating } from '../mating.js';
 import type { SealingPair } from './sealing-pair.js';
+import { quantity } from '../../units/index.js';
 
 /** Least face on which a flat gasket holds between two plain lands, mm. Common practice. */
 const LEAST_FACE_MM = 3;
@@ -34,7 +35,7 @@ function boltsApart(a: Connector, b: Connector): string | undefined {
   if (!one || !other || (one.count === other.count && one.circleMm === other.circleMm)) return undefined;
   // the same words whichever comes first
   const [few, many] = [one, other].sort((x, y) => x.count - y.count || x.circleMm - y.circleMm) as [typeof one, typeof one];
-  return `${few.count} bolts on ${few.circleMm} mm against ${many.count} on ${many.circleMm} mm: they do not go through.`;
+  return `${few.count} bolts on ${quantity(few.circleMm, 'mm')} against ${many.count} on ${quantity(many.circleMm, 'mm')}: they do not go through.`;
 }
 
 function flatGasket(a: Land, b: Land): Mating {
@@ -45,14 +46,14 @@ function flatGasket(a: Land, b: Land): Mating {
     return leaks(
       face <= 0
         ? 'The two lands do not lie on one another anywhere.'
-        : `The two lands share a face ${face.toFixed(1)} mm wide: too little for a gasket, and neither has a groove for a ring.`,
+        : `The two lands share a face ${quantity(face.toFixed(1), 'mm')} wide: too little for a gasket, and neither has a groove for a ring.`,
     );
   const size = `${inside}x${outside}`;
   return {
     outcome: 'seals',
     kind: 'gasket',
     seal: { method: 'flat gasket between the faces', consumables: [{ item: 'face gasket', size, quantity: 1 }] },
-    reason: `Two plain lands: a flat gasket of ${inside} to ${outside} mm lies on both.`,
+    reason: `Two plain lands: a flat gasket of ${quantity(inside, 'mm', outside)} lies on both.`,
     makeUp: faceMakeUp,
     dressing: 'Gasket alone, clean and dry. Some shops add a thin bead; what squeezes out blocks oil ways.',
     source: 'common practice',
@@ -97,9 +98,9 @@ export function landMissed(male: Connector, female: Connector): string | undefin
 
 function offLand(ring: Land, plain: Land): string | undefined {
   if (ring.outsideMm > plain.outsideMm)
-    return `The ring reaches out to ${ring.outsideMm} mm and the plain land ends at ${plain.outsideMm} mm: it hangs over the edge and blows out.`;
+    return `The ring reaches out to ${quantity(ring.outsideMm, 'mm')} and the plain land ends at ${quantity(plain.outsideMm, 'mm')}: it hangs over the edge and blows out.`;
   return ring.insideMm < plain.insideMm
-    ? `The ring lies from ${ring.insideMm} mm and the plain land begins at ${plain.insideMm} mm: it hangs into the hole.`
+    ? `The ring lies from ${quantity(ring.insideMm, 'mm')} and the plain land begins at ${quantity(plain.insideMm, 'mm')}: it hangs into the hole.`
     : undefined;
 }
 
@@ -108,7 +109,7 @@ function ringFor(groove: Land): Consumable {
 }
 
 function words({ insideMm, outsideMm, depthMm }: Land): string {
-  return `${insideMm} to ${outsideMm} mm${depthMm === undefined ? '' : `, ${depthMm} mm deep`}`;
+  return `${quantity(insideMm, 'mm', outsideMm)}${depthMm === undefined ? '' : `, ${quantity(depthMm, 'mm')} deep`}`;
 }
 
 function leaks(reason: string): Mating {

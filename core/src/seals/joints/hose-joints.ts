@@ -1,5 +1,5 @@
 import { flangeFigures, type Connector, type FlangeFigures } from '../../connectors/index.js';
-import { formatDash } from '../../units/index.js';
+import { formatDash, quantity } from '../../units/index.js';
 import type { Mating } from '../mating.js';
 import { clampMakeUp, flangeMakeUp, pushMakeUp } from '../make-up.js';
 import type { SealingPair } from './sealing-pair.js';
@@ -66,7 +66,9 @@ export function flangesMeet(a: Connector, b: Connector): Mating {
     FlangeFigures,
   ];
   if (other.apartMm - one.apartMm > SAME_PITCH_MM)
-    return apart(`The bolts are ${one.apartMm} mm apart on one flange and ${other.apartMm} mm on the other: they do not go through.`);
+    return apart(
+      `The bolts are ${quantity(one.apartMm, 'mm')} apart on one flange and ${quantity(other.apartMm, 'mm')} on the other: they do not go through.`,
+    );
   if (one.bolt && other.bolt && one.bolt !== other.bolt) return apart(`One flange is made for M6 bolts, the other for M8.`);
   const [small, large] = [one.boreMm, other.boreMm].sort((x, y) => x - y) as [number, number];
   const bolt = one.bolt ?? other.bolt;
@@ -78,7 +80,7 @@ export function flangesMeet(a: Connector, b: Connector): Mating {
     reason:
       large - small < 0.5
         ? 'A gasket between two flat, clean faces.'
-        : `A gasket between two flat, clean faces. The bore steps from ${large} to ${small} mm: the flow meets an edge, the joint does not leak. Cut the gasket to ${large} mm.`,
+        : `A gasket between two flat, clean faces. The bore steps from ${quantity(large, 'mm')} to ${quantity(small, 'mm')}: the flow meets an edge, the joint does not leak. Cut the gasket to ${quantity(large, 'mm')}.`,
     makeUp: flangeMakeUp(bolt),
     dressing: 'Gasket alone, clean and dry. Some shops add a thin bead; what squeezes out blocks oil ways.',
     source: 'common practice',

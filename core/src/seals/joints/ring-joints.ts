@@ -2,6 +2,7 @@ import { connectorThread, type Connector } from '../../connectors/index.js';
 import { bossMakeUp, portRingMakeUp, washerMakeUp } from '../make-up.js';
 import { bossRings, captiveSize, metricPortRings } from '../o-rings.js';
 import { RING_DRESSING, type SealingPair } from './sealing-pair.js';
+import { quantity } from '../../units/index.js';
 
 const majorOf = (c: Connector): number => connectorThread(c)!.majorMm;
 
@@ -32,7 +33,7 @@ export const ringJoints: readonly SealingPair[] = [
       return {
         kind: 'o-ring',
         seal: { method: `ring ${size}`, consumables: [{ item: 'O-ring', size, quantity: 1 }] },
-        reason: `O-ring ${size} mm squeezed into the chamfer of the spot face.`,
+        reason: `O-ring ${quantity(size, 'mm')} squeezed into the chamfer of the spot face.`,
         makeUp: portRingMakeUp(majorOf(m)),
         dressing: RING_DRESSING,
         source: 'ISO 6149; figures from memory',
