@@ -22,6 +22,7 @@ interface OfferColumns {
   readonly counted: string | null;
   readonly racked: string | null;
 }
+type OfferedColumns = PartColumns & OfferColumns;
 const NOT_OFFERED: OfferColumns = {
   supplier: null,
   code: null,
@@ -53,7 +54,7 @@ export async function listPartRows(
   where: Record<string, unknown> | ((query: Knex.QueryBuilder) => void) = {},
 ): Promise<CataloguePart[]> {
   const parts = db('parts').where(where as Record<string, unknown>);
-  const rows = (await withOffers(db, parts).orderBy('p.position').orderBy('p.id')) as (PartColumns & OfferColumns)[];
+  const rows = await withOffers(db, parts).orderBy('p.position').orderBy('p.id');
   return rows.map(partOf);
 }
 
@@ -61,7 +62,7 @@ export async function listPartRows(
 export async function listPartsAsMade(db: Knex, ids: Iterable<string>): Promise<CataloguePart[]> {
   const found: CataloguePart[] = [];
   for (const some of pieces([...new Set(ids)])) {
-    const rows = (await db('parts').whereIn('id', some).select('id', 'kind', 'data', 'origin', 'version')) as PartColumns[];
+    const rows: PartColumns[] = await db('parts').whereIn('id', some).select('id', 'kind', 'data', 'origin', 'version');
     found.push(...rows.map((row) => partOf({ ...NOT_OFFERED, ...row })));
   }
   return found;
@@ -73,7 +74,7 @@ export async function lockPartRows(trx: Knex.Transaction, ids: readonly string[]
   for (const some of pieces(ids)) {
     // the rows as they are now, which is what is locked; what the transaction sees beside them may be older
     const rows = (await trx('parts').whereIn('id', some).forUpdate()) as PartColumns[];
-    const seen = (await withOffers(trx, trx('parts').whereIn('id', some))) as (PartColumns & OfferColumns)[];
+    const seen = await withOffers(trx, trx('parts').whereIn('id', some));
     const beside = new Map(seen.map((row) => [row.id, row]));
     for (const row of rows) found.set(row.id, partOf({ ...NOT_OFFERED, ...beside.get(row.id), ...row }));
   }
@@ -81,7 +82,7 @@ export async function lockPartRows(trx: Knex.Transaction, ids: readonly string[]
 }
 
 /** Rows of parts, each with its offer and its stock beside it, in one statement. What is cut is kept by its lengths: full metres of them. */
-function withOffers(db: Knex, parts: Knex.QueryBuilder): Knex.QueryBuilder {
+function withOffers(db: Knex, parts: Knex.QueryBuilder): Knex.QueryBuilder<object, OfferedColumns[]> {
   return db(parts.as('p'))
     .leftJoin('offers as o', 'o.part_id', 'p.id')
     .select('p.id', 'p.kind', 'p.data', 'p.origin', 'p.version')
@@ -89,10 +90,10 @@ function withOffers(db: Knex, parts: Knex.QueryBuilder): Knex.QueryBuilder {
     .select({
       counted: db('stock_movements').whereRaw('part_id = p.id').sum('quantity'),
       racked: db('hose_lengths').whereRaw('part_id = p.id').where({ state: 'there' }).whereNot({ kind: 'made' }).sum('mm'),
-    });
+    }) as unknown as Knex.QueryBuilder<object, OfferedColumns[]>;
 }
 
-function partOf(row: PartColumns & OfferColumns): CataloguePart {
+function partOf(row: OfferedColumns): CataloguePart {
   const { id, version, origin, kind, data, supplier, code, price_minor, lead_days, listed_currency, listed_minor, counted, racked } = row;
   const shelf = racked === null ? (counted === null ? undefined : Number(counted)) : Math.floor(Number(racked) / 1000);
   const part = {

@@ -43,7 +43,7 @@ export async function lockScope(trx: Knex.Transaction, scope: Scope): Promise<He
       .insert({ ...where, at: new Date() })
       .onConflict('name')
       .merge(['name']);
-  const row: Record<string, unknown> | undefined = await trx(table).where(where).forUpdate().first();
+  const row = await trx(table).where(where).forUpdate().first<Record<string, unknown> | undefined>('*');
   if (!row) throw new AppError('not-found', 'This job no longer exists.');
   return { scope, revision: Number(row['revision']) + 1, row };
 }

@@ -95,10 +95,10 @@ export async function senderOf(
   { key, client }: Sender,
 ): Promise<{ readonly made: Change | undefined; readonly undone: number[] }> {
   const own = trx('events').where({ scope: scopeName(scope), client, state: 'undone' });
-  const rows: (EventColumns & { same: number })[] = await trx('events')
+  const rows = (await trx('events')
     .where({ scope: scopeName(scope), change_key: key })
     .select(...COLUMNS, trx.raw('1 as same'))
-    .unionAll(own.select(...COLUMNS, trx.raw('0 as same')));
+    .unionAll(own.select(...COLUMNS, trx.raw('0 as same')))) as (EventColumns & { same: number })[];
   const event = rows.find(({ same }) => Number(same) === 1);
   return { made: event && (await changesOf(trx, [event]))[0], undone: rows.flatMap(({ id, same }) => (Number(same) === 0 ? [id] : [])) };
 }

@@ -6,7 +6,7 @@ import { newestChange } from '../history/event-store.js';
 
 /** The whole job as one transaction sees it. @throws {AppError} not-found */
 export async function readDocument(trx: Knex, id: string): Promise<JobDocument> {
-  const row: Record<string, unknown> | undefined = await trx('jobs').where({ id }).first();
+  const row = await trx('jobs').where({ id }).first<Record<string, unknown> | undefined>('*');
   if (!row) throw new AppError('not-found', 'This job does not exist.');
   return documentOf(trx, row);
 }

@@ -1,4 +1,4 @@
-import type { StockCommand } from '@gewinde/core';
+import { inHouseUnits, taped, type StockCommand } from '@gewinde/core';
 import { sampleJob } from '../../test/test-app.js';
 import { HOSE, said, startStockroom, WASHER, type TestStockroom } from '../../test/test-stockroom.js';
 
@@ -50,7 +50,7 @@ describe('the rack', () => {
     const [got, told] = one!.status === 200 ? [one, other] : [other, one];
     expect(got!.status).toBe(200);
     expect([told!.status, told!.body.code]).toEqual([409, 'conflict']);
-    expect(told!.body.message).toMatch(/1088 mm are left/);
+    expect(inHouseUnits(told!.body.message!, 'metric')).toMatch(/1088 mm are left/);
     expect((await t.room()).cuts.filter((c) => c.lengthId === id)).toHaveLength(1);
   });
 
@@ -61,7 +61,7 @@ describe('the rack', () => {
     const id = await put(800);
     const { body } = await t.run(cut(id, 1, mm, { ticket: '7001-L4', ...more }));
     expect(body.code).toBe(code);
-    expect(body.message).toMatch(words);
+    expect(inHouseUnits(body.message!, 'metric')).toMatch(words);
     expect(await length(id)).toMatchObject({ mm: 800, version: 1 });
   });
 
@@ -123,11 +123,11 @@ describe('the rack', () => {
     expect((await reserve(t.jobId, 1500)).status).toBe(200);
     expect((await reserve(other, 600)).body).toMatchObject({
       code: 'not-enough',
-      message: expect.stringContaining(`Of ${id} 500 mm are free`),
+      message: expect.stringContaining(`Of ${id} ${taped(500)} are free`),
     });
     expect((await reserve(other, 400)).status).toBe(200);
     const theirs = (mm: number, version: number) => t.run(cut(id, version, mm, { ticket: '7056-L1', jobId: other, lineId } as object));
-    expect((await theirs(520, 3)).body.message).toBe(`Of ${id} 500 mm are free: the rest is reserved for 7001-B.`);
+    expect((await theirs(520, 3)).body.message).toBe(`Of ${id} ${taped(500)} are free: the rest is reserved for 7001-B.`);
     // 500 of it and the kerf would be more than what is free
     expect((await theirs(488, 3)).status).toBe(200);
     expect(await length(id)).toMatchObject({ mm: 1500, reserved: [{ jobId: t.jobId, mm: 1500 }] });
@@ -209,7 +209,7 @@ describe('what is put on the rack', () => {
     const before = (await t.room()).lengths.length;
     const { body } = await put(change);
     expect([body.code, body.field]).toEqual([code, expect.stringContaining(field)]);
-    expect(body.message).toMatch(words);
+    expect(inHouseUnits(body.message!, 'metric')).toMatch(words);
     expect((await t.room()).lengths).toHaveLength(before);
   });
 
@@ -269,7 +269,7 @@ describe('what is put on the rack', () => {
     expect((await edit(off.id, 1, { inspected: { by: 'MO', on: '2026-11-01', note: 'bent, core sound' } })).status).toBe(200);
     expect((await use(off.id, 2, { restMm: 3000 })).body).toMatchObject({
       code: 'bad-value',
-      message: expect.stringMatching(/no 3000 mm/),
+      message: expect.stringContaining(`no ${taped(3000)}`),
     });
     expect((await use(off.id, 2)).status).toBe(200);
     expect((await use(off.id, 3)).body.code).toBe('not-enough');

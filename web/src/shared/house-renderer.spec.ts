@@ -30,7 +30,11 @@ describe('a sentence on the page', () => {
     const before = all();
     inUnits('inch');
     TestBed.tick();
-    expect(all()).toEqual(['It bears 102 psi at 212 °F. It is Spacer 20 mm.', 'It bears 102 psi at 212 °F.', 'It bears 102 psi at 212 °F.']);
+    expect(all()).toEqual([
+      'It bears 102 psi at 212 °F. It is Spacer 20 mm.',
+      'It bears 102 psi at 212 °F.',
+      'It bears 102 psi at 212 °F.',
+    ]);
     inUnits('metric');
     TestBed.tick();
     expect(all()).toEqual(before);

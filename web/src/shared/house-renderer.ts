@@ -28,23 +28,23 @@ class HouseRenderers {
   hear(renderer: Renderer2): Renderer2 {
     if (this.heard.has(renderer)) return renderer;
     this.heard.add(renderer);
-    const { createText, setValue, setAttribute, setProperty } = renderer;
-    const calls = { createText, setValue, setAttribute, setProperty };
+    const createText = renderer.createText.bind(renderer) as (text: string) => object;
+    const setValue = renderer.setValue.bind(renderer);
+    const setAttribute = renderer.setAttribute.bind(renderer);
+    const setProperty = renderer.setProperty.bind(renderer);
     renderer.createText = (text: string) => {
-      const node = calls.createText.call(renderer, text) as object;
-      this.say(node, TEXT, text, (said) => calls.setValue.call(renderer, node, said));
+      const node = createText(text);
+      this.say(node, TEXT, text, (said) => setValue(node, said));
       return node;
     };
     renderer.setValue = (node: object, text: string) => {
-      if (!this.say(node, TEXT, text, (said) => calls.setValue.call(renderer, node, said))) calls.setValue.call(renderer, node, text);
+      if (!this.say(node, TEXT, text, (said) => setValue(node, said))) setValue(node, text);
     };
     renderer.setAttribute = (on: object, name, value, namespace) => {
-      const write = (said: string): void => calls.setAttribute.call(renderer, on, name, said, namespace);
-      if (!this.say(on, name, value, write)) write(value);
+      if (!this.say(on, name, value, (said) => setAttribute(on, name, said, namespace))) setAttribute(on, name, value, namespace);
     };
     renderer.setProperty = (on: object, name, value: unknown) => {
-      const write = (said: unknown): void => calls.setProperty.call(renderer, on, name, said);
-      if (!this.say(on, name, value, write)) write(value);
+      if (!this.say(on, name, value, (said) => setProperty(on, name, said))) setProperty(on, name, value);
     };
     return renderer;
   }

@@ -10,7 +10,7 @@ import {
   type Connector,
   type FittingKindId,
 } from '@gewinde/core';
-import { compact, figure, figureText, length, number, text } from './part-fields';
+import { compact, length, text } from './part-fields';
 
 export const ENDS = Array.from({ length: MOST_ENDS }, (_, i) => i);
 /** What a list would take: the same words. */

@@ -1,3 +1,4 @@
+import type { TSchema } from 'typebox';
 import { Compile, type Validator } from 'typebox/compile';
 import { checkJobFileContent } from './check-content.js';
 import { JobFileError } from './job-file-error.js';
@@ -44,7 +45,7 @@ function checkHeader(value: unknown): asserts value is Record<string, unknown> &
 let shape: Validator | undefined;
 
 function checkShape(value: unknown): asserts value is JobFile {
-  shape ??= Compile(JobFileSchema) as Validator;
+  shape ??= Compile<TSchema>(JobFileSchema);
   const [first] = shape.Errors(value);
   if (!first) return;
   const path = first.instancePath.slice(1);
