@@ -14,9 +14,7 @@ import { secure } from './plugins/security.js';
 import type { App } from './plugins/app-type.js';
 import { serveWeb } from './plugins/web-files.js';
 import { calliperRoutes } from './stand-ins/calliper/calliper-routes.js';
-import { SimulatedCalliper } from './stand-ins/calliper/simulated-calliper.js';
-import { SimulatedLabelPrinter } from './stand-ins/label-printer/label-printer.js';
-import { SimulatedSupplier } from './stand-ins/supplier/simulated-supplier.js';
+import { outsideOf, type Outside } from './stand-ins/outside.js';
 import { stockroomRoutes } from './stockroom/stockroom-routes.js';
 import { transferRoutes } from './transfer/transfer-routes.js';
 
@@ -30,11 +28,21 @@ export interface AppOptions {
   readonly logger?: FastifyServerOptions['logger'];
   /** Where heavy work is done; without it, where the requests are answered. */
   readonly heavy?: Heavy;
+  /** What stands outside; without it, what ships to try with. */
+  readonly outside?: Outside;
 }
 
 /** The server, ready to listen. It keeps no state of its own: several may run on one database. */
 export async function buildApp(options: AppOptions): Promise<App> {
-  const { db, webRoot, requestsPerMinute = rates.requestsPerMinute, hosts = [], logger = false, heavy = heavyHere(db) } = options;
+  const {
+    db,
+    webRoot,
+    requestsPerMinute = rates.requestsPerMinute,
+    hosts = [],
+    logger = false,
+    heavy = heavyHere(db),
+    outside = outsideOf(),
+  } = options;
   const app = Fastify({
     logger,
     bodyLimit: bytes.usual,
@@ -50,14 +58,14 @@ export async function buildApp(options: AppOptions): Promise<App> {
   await describeApi(app);
   const feature = { db, heavy };
   app.addHook('onClose', () => heavy.close());
-  await app.register(healthRoutes, feature);
+  await app.register(healthRoutes, { ...feature, outside });
   await app.register(jobRoutes, feature);
   await app.register(catalogueRoutes, feature);
   await app.register(liveRoutes, feature);
   await app.register(transferRoutes, feature);
-  await app.register(calliperRoutes, { calliper: new SimulatedCalliper() });
+  await app.register(calliperRoutes, outside);
   await app.register(drillRoutes, feature);
-  await app.register(stockroomRoutes, { ...feature, desk: new SimulatedSupplier(), printer: new SimulatedLabelPrinter() });
+  await app.register(stockroomRoutes, { ...feature, desk: outside.supplier, printer: outside.printer });
   await serveWeb(app, webRoot);
   return app;
 }

@@ -1,3 +1,5 @@
+import { readOutside, type OutsideNames } from './stand-ins/outside.js';
+
 export interface Config {
   readonly databaseUrl: string;
   readonly host: string;
@@ -7,6 +9,8 @@ export interface Config {
   readonly hosts: readonly string[];
   /** What to load on start: the demo once, the demo anew, or nothing. */
   readonly demo: 'once' | 'reset' | 'none';
+  /** What stands behind the supplier, the label printer and the calliper. */
+  readonly outside: OutsideNames;
 }
 
 /** @throws {RangeError} in plain words when the environment does not make sense */
@@ -24,5 +28,5 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const hosts = (env['GEWINDE_HOSTS'] ?? '').split(/[\s,]+/).filter(Boolean);
   const odd = hosts.find((name) => !/^[a-z0-9.-]+$/i.test(name));
   if (odd) throw new RangeError(`GEWINDE_HOSTS holds names without port, with commas between, not "${odd}"`);
-  return { databaseUrl, host, hosts: [host, ...hosts], port, webRoot: env['GEWINDE_WEB_ROOT'], demo };
+  return { databaseUrl, host, hosts: [host, ...hosts], port, webRoot: env['GEWINDE_WEB_ROOT'], demo, outside: readOutside(env) };
 }

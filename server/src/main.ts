@@ -8,6 +8,7 @@ import { loadDemo } from './demo/load-demo.js';
 import { heavyInWorkers } from './threads/heavy-in-workers.js';
 import { lateByForm } from './jobs/summaries.js';
 import type { App } from './plugins/app-type.js';
+import { outsideOf } from './stand-ins/outside.js';
 
 const config = inPlainWords(() => readConfig(process.env));
 const db = connectDatabase(config.databaseUrl);
@@ -38,6 +39,7 @@ try {
     db,
     heavy,
     hosts: config.hosts,
+    outside: outsideOf(config.outside),
     ...(config.webRoot ? { webRoot: config.webRoot } : {}),
     logger: { level: 'warn' },
   });

@@ -1,3 +1,4 @@
+import { signal } from '@angular/core';
 import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting, type TestRequest } from '@angular/common/http/testing';
 import type { Type } from '@angular/core';
@@ -22,6 +23,7 @@ import {
 } from '@gewinde/core';
 import { NEVER } from 'rxjs';
 import { catalogue, document } from '../../core/testing/sample-job';
+import { Outside } from '../src/data/outside';
 import { JobStore } from '../src/data/job-store';
 import { LiveStream } from '../src/data/live-stream';
 import { Messages, type Message } from '../src/data/messages';
@@ -61,6 +63,13 @@ export interface OpenJob {
   readonly nothingSent: () => void;
 }
 
+/** Outside there is what ships to try with. */
+const simulated = {
+  supplier: { name: 'a simulated supplier', simulated: true },
+  printer: { name: 'a simulated label printer', simulated: true },
+  calliper: { name: 'a simulated calliper', simulated: true },
+};
+
 /** The sample job open in the store, the catalogue loaded, the server played by the test. */
 export async function openSampleJob(
   change: Partial<JobDocument> = {},
@@ -77,6 +86,7 @@ export async function openSampleJob(
       provideHttpClientTesting(),
       provideRouter([{ path: '**', children: [] }]),
       { provide: LiveStream, useValue: live },
+      { provide: Outside, useValue: { told: signal(simulated) } },
       { provide: NgbActiveModal, useValue: { close: (result: unknown) => closed.push(result), dismiss: () => closed.push('dismissed') } },
     ],
   });

@@ -4,6 +4,9 @@ import { type Frozen, letters, OneKindOf } from '../schema/index.js';
 import { contract } from './contract.js';
 import { ShopChangeSchema } from './shop-contracts.js';
 
+/** What is called for something outside the app, and whether it only acts as if. */
+const OutsideSchema = Type.Object({ name: Type.String(), simulated: Type.Boolean() });
+
 const After = Type.Optional(Type.String({ pattern: '^\\d{1,15}$' }));
 
 /** One message of the live stream. */
@@ -36,6 +39,14 @@ export const liveContracts = {
     path: '/api/health',
     summary: 'Whether server and database answer',
     answer: Type.Object({ ok: Type.Boolean() }, { title: 'Health' }),
+    status: 200,
+  }),
+  outside: contract({
+    method: 'GET',
+    path: '/api/outside',
+    summary:
+      'What stands behind the supplier, the label printer and the calliper: something of the outside world, or what ships to try with',
+    answer: Type.Object({ supplier: OutsideSchema, printer: OutsideSchema, calliper: OutsideSchema }, { title: 'Outside' }),
     status: 200,
   }),
 };

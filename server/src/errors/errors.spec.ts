@@ -32,7 +32,9 @@ describe('a database that is away', () => {
 describe('readConfig', () => {
   const env = { GEWINDE_DATABASE_URL: 'mysql://a:b@c/d' };
   it('binds to loopback unless told otherwise', () =>
-    expect(readConfig(env)).toMatchObject({ host: '127.0.0.1', port: 3000, demo: 'none' }));
+    expect(readConfig(env)).toMatchObject({ host: '127.0.0.1', port: 3000, demo: 'none', outside: { supplier: 'simulated' } }));
+  it('refuses an outside that there is not', () =>
+    expect(() => readConfig({ ...env, GEWINDE_PRINTER: 'thermal' })).toThrow('GEWINDE_PRINTER must be simulated, not "thermal".'));
   it('takes the names it is asked for by, and tells nothing of a password', () => {
     expect(readConfig({ ...env, GEWINDE_HOSTS: 'bench.shop, other.shop' }).hosts).toEqual(['127.0.0.1', 'bench.shop', 'other.shop']);
     expect(() => readConfig({ ...env, GEWINDE_HOSTS: 'http://bench.shop' })).toThrow(RangeError);

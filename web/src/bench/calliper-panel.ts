@@ -4,6 +4,7 @@ import { FormControl } from '@angular/forms';
 import { benchContracts, formatQuantity, type FittingSeen, type Jaws, type Place, type Reading } from '@gewinde/core';
 import { firstValueFrom, type Subscription } from 'rxjs';
 import { BenchApi } from '../data/bench-api';
+import { Outside } from '../data/outside';
 import { Preferences } from '../data/preferences';
 import { type Choice, ChoiceField } from '../shared/choice-field';
 import { MeasurementStore } from './measurement-store';
@@ -29,6 +30,8 @@ export class CalliperPanel {
   private readonly api = inject(BenchApi);
   private readonly store = inject(MeasurementStore);
   protected readonly preferences = inject(Preferences);
+  private readonly outside = inject(Outside);
+  protected readonly calliper = computed(() => this.outside.told()?.calliper);
 
   protected readonly places = PLACES;
   protected readonly tray = signal<readonly FittingSeen[]>([]);

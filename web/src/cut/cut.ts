@@ -20,6 +20,7 @@ import { firstValueFrom, map } from 'rxjs';
 import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
 import { Messages } from '../data/messages';
+import { Outside } from '../data/outside';
 import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { Icon } from '../shared/icon';
@@ -58,6 +59,7 @@ export class Cut {
   private readonly api = inject(Api);
   private readonly messages = inject(Messages);
   protected readonly preferences = inject(Preferences);
+  private readonly outside = inject(Outside);
   protected readonly plans = inject(CutPlans);
   protected readonly stock = inject(StockroomStore);
   protected readonly booking = inject(HoseBooking);
@@ -177,7 +179,7 @@ export class Cut {
       const { labels } = await firstValueFrom(
         this.api.call(stockContracts.printLabels, { params: { id }, body: { units: this.preferences.system() } }),
       );
-      this.messages.tell(`${labels.length} labels are at the label printer, a simulated one`);
+      this.messages.tell(`${labels.length} labels are at ${this.outside.told()?.printer.name ?? 'the label printer'}`);
     } catch (error) {
       this.messages.fault(error);
     }

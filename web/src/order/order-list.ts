@@ -14,6 +14,7 @@ import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
+import { Outside } from '../data/outside';
 import { Messages } from '../data/messages';
 import { ShopStore } from '../data/shop-store';
 import { StockroomStore } from '../data/stockroom-store';
@@ -35,6 +36,8 @@ export class OrderList {
   private readonly api = inject(Api);
   private readonly messages = inject(Messages);
   private readonly modal = inject(NgbModal);
+  private readonly outside = inject(Outside);
+  protected readonly supplier = computed(() => this.outside.told()?.supplier);
   protected readonly busy = signal<string | null>(null);
   protected readonly refused = signal<{ readonly id: string; readonly words: string } | null>(null);
   protected readonly orders = computed(() => {
