@@ -94,7 +94,7 @@ describe('whatever a job holds', () => {
         for (const p of line.findings)
           expect([p.message, p.hint]).toEqual([expect.stringMatching(/^\S.*\.$/s), expect.stringMatching(/^\S.*\.$/s)]);
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
   });
 
@@ -109,7 +109,7 @@ describe('whatever a job holds', () => {
         expect(box.left).toBeGreaterThan(-20);
         expect(box.right).toBeLessThan(800);
       }),
-      { numRuns: 150 },
+      { numRuns: 80 },
     );
   });
 
@@ -128,7 +128,7 @@ describe('whatever a job holds', () => {
         for (const r of list.rows) expect(r.quantity).toBeGreaterThan(0);
         if (tickets.length > 0) expect(list.incomplete).toEqual([]);
       }),
-      { numRuns: 150 },
+      { numRuns: 80 },
     );
   });
 
@@ -152,7 +152,7 @@ describe('whatever a job holds', () => {
           ...(said === undefined ? {} : { said }),
         });
       }),
-      { numRuns: 150 },
+      { numRuns: 80 },
     );
   });
 });
