@@ -32,7 +32,7 @@ const before = Object.fromEntries(order.map((part, i) => [part, order.slice(0, i
 
 /** What the server and the pages are made of, in their one direction; what starts them stands above all and is not in the list. */
 const features = {
-  server: 'errors database heavy plugins health stand-ins papers drill history shop catalogue jobs transfer stockroom demo threads'.split(
+  server: 'errors database heavy plugins stand-ins health papers drill history shop catalogue jobs transfer stockroom demo threads'.split(
     ' ',
   ),
   web: 'data workers shared sizing shell system stock order cut store bench survey board flow-bench lines'.split(' '),
@@ -98,13 +98,21 @@ export default defineConfig(
   // the rooms in their one direction: core from the others by its name alone
   ...['core', 'server', 'web', 'e2e'].map((room) => ({ files: [`${room}/**/*.ts`], ignores: tests, rules: restricted(otherRoom) })),
   ...Object.entries(features).flatMap(([room, parts]) =>
-    parts
-      .slice(0, -1)
-      .map((part, i) => ({
-        files: [`${room}/src/${part}/**/*.ts`],
-        ignores: tests,
-        rules: restricted(otherRoom, { regex: `^(\\.\\./)+(${parts.slice(i + 1).join('|')})/`, message: `${part} does not know it.` }),
-      })),
+    parts.slice(0, -1).map((part, i) => ({
+      files: [`${room}/src/${part}/**/*.ts`],
+      ignores: tests,
+      rules: {
+        ...restricted(otherRoom, { regex: `^(\\.\\./)+(${parts.slice(i + 1).join('|')})/`, message: `${part} does not know it.` }),
+        // what is loaded when it is needed has a direction too
+        'no-restricted-syntax': [
+          'error',
+          {
+            selector: `ImportExpression > Literal[value=/^(\\.\\.\\/)+(${parts.slice(i + 1).join('|')})\\//]`,
+            message: `${part} does not know it.`,
+          },
+        ],
+      },
+    })),
   ),
   ...order.map((part) => ({
     files: [`core/src/${part}/**/*.ts`],

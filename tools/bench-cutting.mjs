@@ -23,6 +23,21 @@ export async function benchCutting(core, measure) {
   console.log(
     `  opened ${plan.usedMm} mm, bound ${plan.boundMm} mm: ${plan.provenOptimal ? 'proven' : `within ${((plan.usedMm / plan.boundMm - 1) * 100).toFixed(3)} %`}`,
   );
+  // small ones are known to be the least: forty pieces on what a shop buys, sixty that fill their bars three by three
+  const shop = [1000, 1500, 2000, 2500, 3000, 4000, 5000, 6000].map((lengthMm) => ({ id: `${lengthMm}`, lengthMm, quantity: null }));
+  const forty = Array.from({ length: 40 }, (_, i) => ({ id: `p${i}`, lengthMm: 203 + ((i * 389) % 1697), quantity: 1 }));
+  const full = Array.from({ length: 20 }, (_, i) => {
+    const [a, b] = [260 + ((i * 37) % 140), 270 + ((i * 53) % 190)];
+    return [a, b, 1000 - a - b];
+  });
+  const sixty = full.flat().map((lengthMm, i) => ({ id: `p${i}`, lengthMm, quantity: 1 }));
+  for (const [name, small] of Object.entries({
+    'cut plan: 40 pieces on 8 lengths': { stock: shop, kerfMm: 2, demand: forty },
+    'cut plan: 60 pieces that fill 20 bars': { stock: [{ id: 'bar', lengthMm: 1004, quantity: null }], kerfMm: 2, demand: sixty },
+  })) {
+    await measure(name, 3, async () => (plan = await core.planCuts(small)));
+    console.log(`  opened ${plan.usedMm} mm: ${plan.provenOptimal ? 'proven' : `bound ${plan.boundMm} mm`}`);
+  }
   const suppliers = Array.from({ length: 6 }, (_, i) => ({
     id: `s${i}`,
     carriageMinor: 600 + i * 150,
