@@ -3,13 +3,13 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { freePort } from './database.mjs';
+import { freePort, startDatabase } from './database.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages, suitable } from './needs.mjs';
 import { root } from './paths.mjs';
 
 /**
- * Starts the built app with the newest Node of each line that it is said to run on, as the registry has them, and asks it for what a page
- * asks first and for a cut plan.
+ * Tries the app with the newest Node of each line that it is said to run on, as the registry has them: starts what is built, asks it for
+ * what a page asks first and for papers, and runs the tests of the server. `npm run nodes -- 22 24` tries these lines only.
  */
 requireNode();
 requirePackages([
@@ -23,17 +23,21 @@ requireBuild();
 const PATIENCE_MS = 120_000;
 const dir = mkdtempSync(join(tmpdir(), 'gewinde-nodes-'));
 let failed = 0;
+const asked = process.argv.slice(2).map(Number);
+const database = await startDatabase(dir, { databases: ['gewinde_test'], durable: false });
 try {
-  for (const { major } of suitable) {
+  for (const { major } of suitable.filter((line) => asked.length === 0 || asked.includes(line.major))) {
     try {
-      const { version, seen } = await tried(major);
+      const { version, seen, node } = await tried(major);
       console.log(`Node ${version}: started, ${seen}`);
+      console.log(`Node ${version}: server tests, ${tested(node)}`);
     } catch (error) {
       failed++;
       console.log(`Node ${major}: ${error instanceof Error ? error.message : String(error)}`);
     }
   }
 } finally {
+  await database.stop();
   rmSync(dir, { recursive: true, force: true });
 }
 process.exitCode = failed === 0 ? 0 : 1;
@@ -67,11 +71,24 @@ async function tried(major) {
     const paper = await fetch(`${url}/api/jobs/${jobs[0].job.id}/tickets.pdf?as=tickets&units=metric`);
     const pdf = Buffer.from(await paper.arrayBuffer());
     if (!pdf.subarray(0, 4).equals(Buffer.from('%PDF'))) throw new Error('the tickets are no PDF');
-    return { version, seen: `${jobs.length} jobs, ${document.lines.length} lines in ${jobs[0].job.number}, its tickets as PDF` };
+    return { version, node, seen: `${jobs.length} jobs, ${document.lines.length} lines in ${jobs[0].job.number}, its tickets as PDF` };
   } finally {
     child.kill('SIGTERM');
     await ended;
   }
+}
+
+/** Runs the tests of the server. @returns what came of them @throws where one fails */
+function tested(node) {
+  const args = [join(root, 'node_modules/jest/bin/jest.js'), '--config', 'jest.config.mjs', '--runInBand', '--silent'];
+  const run = spawnSync(node, args, {
+    cwd: join(root, 'server'),
+    encoding: 'utf8',
+    env: { ...process.env, GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test') },
+  });
+  const counts = /^Tests: +(.*)$/m.exec(run.stderr)?.[1] ?? 'none ran';
+  if (run.status !== 0) throw new Error(`the server tests: ${counts}`);
+  return counts;
 }
 
 async function answering(url, child) {

@@ -2,7 +2,7 @@ import { provideHttpClient, withFetch } from '@angular/common/http';
 import { inject, provideAppInitializer } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
-import { Seat } from './data/seat';
+import { ThisTab } from './data/this-tab';
 import { provideHouseUnits } from './shared/house-renderer';
 import { App } from './shell/app';
 import { routes } from './routes';
@@ -13,6 +13,6 @@ bootstrapApplication(App, {
     provideRouter(routes, withComponentInputBinding()),
     provideHouseUnits(),
     // who this tab is must be known before it says anything
-    provideAppInitializer(() => inject(Seat).take()),
+    provideAppInitializer(() => inject(ThisTab).take()),
   ],
 }).catch((error: unknown) => console.error(error));

@@ -4,12 +4,12 @@ import type { ChainQuery } from './chain.js';
 import { ChainStates, type Transition } from './chain-states.js';
 import { leadStep, ownCost, priceOnly } from './chain-weights.js';
 import { ClosingEnds, LEFT_OPEN, type EndClosing } from './closing-ends.js';
-import { RISK, type Bundle, type Passage, type SealingIndex } from './sealing-index.js';
+import { RISK, type Bundle, type PassThrough, type SealingIndex } from './sealing-index.js';
 
 /** One more fitting on the run, with what its open ends are given to. */
 export interface ChainStep {
   readonly bundle: Bundle;
-  readonly passage: Passage;
+  readonly passage: PassThrough;
   /** One for each open end, in the order of the ends. */
   readonly closings: readonly EndClosing[];
   /** Its inner joint and those of its branches. */
@@ -93,7 +93,7 @@ export class ChainSteps {
     return best;
   }
 
-  private *stepsThrough(bundle: Bundle, passage: Passage, aims: boolean, joint: number): Generator<ChainStep> {
+  private *stepsThrough(bundle: Bundle, passage: PassThrough, aims: boolean, joint: number): Generator<ChainStep> {
     const { fitting, inEnd, outEnd } = passage;
     const own = joint + this.cost(fitting, inEnd, outEnd);
     const used = this.uses.indexOf(fitting.id);
@@ -136,7 +136,7 @@ export class ChainSteps {
     return [...(closed.length > 0 ? closed : [LEFT_OPEN]), ...served];
   }
 
-  private mayRun({ fitting, inEnd, outEnd }: Passage): boolean {
+  private mayRun({ fitting, inEnd, outEnd }: PassThrough): boolean {
     const { constraints = {}, flow } = this.query;
     if (!this.mayServe(fitting)) return false;
     if (!isPlain(fitting) && !this.uses.includes(fitting.id) && !this.isOtherSide(fitting)) return false;

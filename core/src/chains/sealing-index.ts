@@ -11,7 +11,7 @@ const WHOLE_BORE = 0.95;
 export const RISK = 4 * JOINT;
 
 /** A way through a fitting: in at one end, out at another. */
-export interface Passage {
+export interface PassThrough {
   readonly fitting: Fitting;
   readonly inEnd: number;
   readonly outEnd: number;
@@ -27,7 +27,7 @@ export interface Bundle {
   /** Two ends, and made to join only. */
   readonly simple: boolean;
   readonly shortestMm: number;
-  readonly passages: readonly Passage[];
+  readonly passages: readonly PassThrough[];
 }
 
 /**
@@ -51,7 +51,7 @@ export class SealingIndex {
   private readonly counterparts = new Map<number, Connector | undefined>();
   private readonly matings = new Map<number, Mating>();
 
-  private readonly made = new Map<string, Bundle & { passages: Passage[]; shortestMm: number }>();
+  private readonly made = new Map<string, Bundle & { passages: PassThrough[]; shortestMm: number }>();
   /** Parts with a body: they stand in a chain only when they are asked for, and their many ways through are worked out then. */
   private readonly bodied = new Map<string, Fitting>();
 

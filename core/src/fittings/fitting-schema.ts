@@ -2,7 +2,7 @@ import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
 import { type Frozen, letters, OneOf, Words, WordsOrNone } from '../schema/index.js';
 import { BodySchema, MOST_ENDS } from './body-schema.js';
-import { OfferFields, PriceMinor } from './offer-fields.js';
+import { BuyingFields, PriceMinor } from './buying-fields.js';
 import { fittingKinds, type FittingKindId } from './fitting-kinds.js';
 
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
@@ -34,7 +34,7 @@ export const FittingSchema = Type.Object(
     /** Of a part that is more than its ends: its body, where the ends are on it and how they are joined inside. */
     body: Type.Optional(BodySchema),
     priceMinor: PriceMinor,
-    ...OfferFields,
+    ...BuyingFields,
     /** Where its dimensions come from, in words. */
     source: Type.Optional(WordsOrNone(letters.partSource)),
   },

@@ -26,7 +26,7 @@ export {
 export { LineErrorSchema, newPart, readParts, type GivenPart, type LineError, type ReadParts } from './part-list/read-parts.js';
 export { writeParts } from './part-list/write-parts.js';
 export { findParts, type PartFilter } from './find-parts.js';
-export { OfferFields, PriceMinor } from './offer-fields.js';
+export { BuyingFields, PriceMinor } from './buying-fields.js';
 export { NamedOnce } from './part-list/named-once.js';
 export {
   formatListed,

@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
-import { OfferFields, PriceMinor } from '../fittings/index.js';
+import { BuyingFields, PriceMinor } from '../fittings/index.js';
 import { type Frozen, letters, Words, WordsOrNone } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: letters.partId });
@@ -32,7 +32,7 @@ export const HoseSchema = Type.Object(
     maxTempC: Type.Number({ minimum: -100, maximum: 500 }),
     source: WordsOrNone(letters.partSource),
     pricePerMetreMinor: PriceMinor,
-    ...OfferFields,
+    ...BuyingFields,
   },
   { additionalProperties: false, title: 'Hose' },
 );
@@ -62,7 +62,7 @@ export const HoseEndSchema = Type.Object(
     material: Type.Optional(WordsOrNone(letters.material)),
     source: WordsOrNone(letters.partSource),
     priceMinor: PriceMinor,
-    ...OfferFields,
+    ...BuyingFields,
   },
   { additionalProperties: false, title: 'HoseEnd' },
 );

@@ -1,16 +1,16 @@
 /** One way for an end: the parts it takes and what it costs by itself. */
-export interface Choice {
+export interface WayOfEnd {
   readonly parts: readonly string[];
   readonly cost: number;
 }
 
 /** What the shelf holds, and what each piece beyond it costs. */
-export interface Shelf {
+export interface InStock {
   /** Pieces left for these ends, of the parts that are kept on the shelf; a part that is not is always ordered, and costs so by itself. */
   readonly left: ReadonlyMap<string, number>;
   readonly shortCost: number;
 }
-const NO_SHELF: Shelf = { left: new Map(), shortCost: 0 };
+const NONE_IN_STOCK: InStock = { left: new Map(), shortCost: 0 };
 
 /** Most partial combinations looked at before the best found so far is taken. */
 const MOST_OPENED = 200_000;
@@ -23,10 +23,10 @@ const MOST_OPENED = 200_000;
  * @param ends the ways of each end; none of the lists is empty
  */
 export function chooseTogether(
-  ends: readonly (readonly Choice[])[],
+  ends: readonly (readonly WayOfEnd[])[],
   used: ReadonlySet<string>,
   furtherPart: number,
-  shelf: Shelf = NO_SHELF,
+  shelf: InStock = NONE_IN_STOCK,
 ): { readonly chosen: number[]; readonly cost: number; readonly proven: boolean } {
   const total = (chosen: readonly number[]): number => {
     const pieces = chosen.flatMap((c, i) => ends[i]![c]!.parts);
@@ -95,7 +95,7 @@ export function takenWith(
 }
 
 /** Changes one end after another as long as that helps. */
-function settle(start: number[], ends: readonly (readonly Choice[])[], total: (chosen: readonly number[]) => number): number[] {
+function settle(start: number[], ends: readonly (readonly WayOfEnd[])[], total: (chosen: readonly number[]) => number): number[] {
   let best = start;
   let cost = total(best);
   for (let better = true; better;) {

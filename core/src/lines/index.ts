@@ -42,7 +42,7 @@ export { canBeScrewedOn, otherEnds, type EndOnHose, type OtherEnd } from './othe
 export { partsBetween, type PartBetween } from './parts-between.js';
 export { sensorMisfit } from './sensor-misfit.js';
 export { placesForSensor, sensorMove, type SensorMove, type SensorPlace } from './sensors.js';
-export { chooseTogether, type Choice } from './choose-together.js';
+export { chooseTogether, type WayOfEnd } from './choose-together.js';
 export { solveJob, type JobQuery, type SolvedJob, type SolvedWay, type SolveProgress } from './solve-job.js';
 export { placedEnds, wayFrames } from './way-frames.js';
 export { portOffPart, takeThreads } from './part-ports.js';

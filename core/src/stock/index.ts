@@ -1,7 +1,7 @@
 export {
   HeldSchema,
   eurosOf,
-  OfferFields as StockOfferFields,
+  OfferFields,
   offerProblem,
   OfferSchema,
   SupplierFields,

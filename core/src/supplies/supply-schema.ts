@@ -1,5 +1,5 @@
 import { Type, type Static, type TObject, type TSchema } from 'typebox';
-import { OfferFields, PriceMinor } from '../fittings/index.js';
+import { BuyingFields, PriceMinor } from '../fittings/index.js';
 import { fluidIds } from '../fluids/index.js';
 import { type Frozen, letters, OneKindOf, OneOf, Words, WordsOrNone } from '../schema/index.js';
 import type { PartField } from './part-field.js';
@@ -30,7 +30,7 @@ const shape = {
   id: Type.String({ minLength: 1, maxLength: letters.partId }),
   name: Words(letters.partName),
   priceMinor: PriceMinor,
-  ...OfferFields,
+  ...BuyingFields,
   /** Where its dimensions come from, in words. */
   source: Type.Optional(WordsOrNone(letters.partSource)),
 };

@@ -1,13 +1,13 @@
 import { catalogueOf, partsNamedIn, type Catalogue, type JobDocument } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { listPartRows, listPartsAsMade } from '../database/part-rows.js';
-import { pieces } from '../database/pieces.js';
+import { lots } from '../database/lots.js';
 import { soundParts } from './sound-parts.js';
 
 /** The parts with these ids, of whatever kind, retired ones too; and what else is asked for. */
 export async function findParts(db: Knex, ids: Iterable<string>, besides?: (query: Knex.QueryBuilder) => void): Promise<Catalogue> {
   const rows = [];
-  for (const some of pieces([...new Set(ids)])) rows.push(...(await listPartRows(db, (query) => void query.whereIn('id', some))));
+  for (const some of lots([...new Set(ids)])) rows.push(...(await listPartRows(db, (query) => void query.whereIn('id', some))));
   const known = new Set(rows.map(({ id }) => id));
   if (besides) rows.push(...(await listPartRows(db, besides)).filter(({ id }) => !known.has(id)));
   return catalogueOf(soundParts(rows).sound);

@@ -25,7 +25,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { listRows } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { listPartRows } from '../database/part-rows.js';
-import { pieces } from '../database/pieces.js';
+import { lots } from '../database/lots.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
 import { lockScope } from '../history/change-rows.js';
@@ -124,7 +124,7 @@ export async function missingParts(db: Knex, entries: readonly PartEntry[], orig
   const lower = (said: string): string => said.toLowerCase();
   const known = new Set<string>();
   const codes = new Set<string>();
-  for (const some of pieces(entries.map(({ part }) => part))) {
+  for (const some of lots(entries.map(({ part }) => part))) {
     const ids = some.map(({ id }) => id);
     for (const id of await db('parts').whereIn('id', ids).pluck<string[]>('id')) known.add(lower(id));
     const asked = some.flatMap(({ code }) => code ?? []);

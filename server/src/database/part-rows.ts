@@ -2,7 +2,7 @@ import { soldByLength, type CataloguePart, type ListedPrice, type PartEntry, typ
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { fromJson } from './from-json.js';
-import { pieces } from './pieces.js';
+import { lots } from './lots.js';
 
 interface PartColumns {
   readonly id: string;
@@ -61,7 +61,7 @@ export async function listPartRows(
 /** Parts by id as they are made, without what they cost and how many there are: all that the rules of a job look at. */
 export async function listPartsAsMade(db: Knex, ids: Iterable<string>): Promise<CataloguePart[]> {
   const found: CataloguePart[] = [];
-  for (const some of pieces([...new Set(ids)])) {
+  for (const some of lots([...new Set(ids)])) {
     const rows: PartColumns[] = await db('parts').whereIn('id', some).select('id', 'kind', 'data', 'origin', 'version');
     found.push(...rows.map((row) => partOf({ ...NOT_OFFERED, ...row })));
   }
@@ -71,7 +71,7 @@ export async function listPartsAsMade(db: Knex, ids: Iterable<string>): Promise<
 /** Parts by id, locked for the rest of the transaction; those that are not there are left out. */
 export async function lockPartRows(trx: Knex.Transaction, ids: readonly string[]): Promise<Map<string, CataloguePart>> {
   const found = new Map<string, CataloguePart>();
-  for (const some of pieces(ids)) {
+  for (const some of lots(ids)) {
     // the rows as they are now, which is what is locked; what the transaction sees beside them may be older
     const rows = (await trx('parts').whereIn('id', some).forUpdate()) as PartColumns[];
     const seen = await withOffers(trx, trx('parts').whereIn('id', some));
@@ -115,7 +115,7 @@ export async function insertPartRows(trx: Knex.Transaction, parts: readonly Cata
   if (parts.length === 0) return;
   const { last } = (await trx('parts').max('position as last').first()) as { last: number | null };
   const rows = parts.map((part, i) => ({ ...columnsOf(part), position: (last ?? -1) + 1 + i }));
-  for (const some of pieces(rows)) await trx('parts').insert(some);
+  for (const some of lots(rows)) await trx('parts').insert(some);
   await writeOffers(trx, parts);
   await moveStock(trx, parts);
 }
@@ -125,7 +125,7 @@ export async function updatePartRows(trx: Knex.Transaction, parts: readonly Cata
   if (parts.length === 0) return;
   const mark: { revision: number } | undefined = await trx('marks').where({ name: 'catalogue' }).first('revision');
   const revision = Number(mark?.revision ?? 0) + 1;
-  for (const some of pieces(parts)) {
+  for (const some of lots(parts)) {
     const said = await saidSoFar(trx, some);
     const rows = some.map((part) => ({ ...columnsOf(part), position: 0, changed: revision }));
     const same = rows.filter(({ id, data }, i) => said.get(id) === saying(data, some[i]!.part.code));
@@ -158,7 +158,7 @@ function saying(data: unknown, code: string | null | undefined): string {
 }
 
 async function writeOffers(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
-  for (const some of pieces(parts))
+  for (const some of lots(parts))
     await trx('offers')
       .whereIn(
         'part_id',
@@ -179,13 +179,13 @@ async function writeOffers(trx: Knex.Transaction, parts: readonly CataloguePart[
       listed_minor: said.listed?.minor ?? null,
     };
   });
-  for (const some of pieces(offers))
+  for (const some of lots(offers))
     await trx('offers')
       .insert(some)
       .onConflict('part_id')
       .merge(['supplier', 'price_minor', 'lead_days', 'listed_currency', 'listed_minor']);
   const coded = parts.flatMap((row) => (row.part.code ? [{ id: row.id, code: row.part.code }] : []));
-  for (const some of pieces(coded)) {
+  for (const some of lots(coded)) {
     const cases = some.map(() => 'when ? then ?').join(' ');
     await trx.raw(`update offers set code = case part_id ${cases} end where part_id in (${some.map(() => '?').join(', ')})`, [
       ...some.flatMap(({ id, code }) => [id, code]),
@@ -197,7 +197,7 @@ async function writeOffers(trx: Knex.Transaction, parts: readonly CataloguePart[
 /** The stock is never written over: what it is to be and what it was make a movement. Of what is cut, its lengths say what is there. */
 async function moveStock(trx: Knex.Transaction, parts: readonly CataloguePart[]): Promise<void> {
   const at = new Date();
-  for (const some of pieces(parts.filter((part) => !soldByLength(part)))) {
+  for (const some of lots(parts.filter((part) => !soldByLength(part)))) {
     const ids = some.map((p) => p.id);
     const sums: { part_id: string; n: string }[] = await trx('stock_movements')
       .whereIn('part_id', ids)

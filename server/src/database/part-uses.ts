@@ -1,7 +1,7 @@
 import { partsNamedBy, type JobEntity } from '@gewinde/core';
 import type { Knex } from 'knex';
 import type { Entity } from './entities.js';
-import { pieces } from './pieces.js';
+import { lots } from './lots.js';
 import type { RowsToWrite } from './write-rows.js';
 
 interface Use {
@@ -34,16 +34,16 @@ function namesThatDiffer(
 export async function keepUses(trx: Knex.Transaction, { made, changed, gone, was = [] }: RowsToWrite): Promise<() => Promise<void>> {
   const differ = namesThatDiffer(changed, was);
   const left = [...gone.flatMap((e) => (isJobEntity(e) ? [e.row.id] : [])), ...differ.map(({ id }) => id)];
-  for (const some of pieces(left)) await trx('part_uses').whereIn('row_id', some).delete();
+  for (const some of lots(left)) await trx('part_uses').whereIn('row_id', some).delete();
   const named = [...differ, ...namesThatDiffer(made, [])];
   return async () => {
     const known = new Set<string>();
-    for (const some of pieces([...new Set(named.flatMap(({ names }) => [...names]))]))
+    for (const some of lots([...new Set(named.flatMap(({ names }) => [...names]))]))
       for (const id of await trx('parts').whereIn('id', some).pluck<string[]>('id')) known.add(id);
     const uses = named.flatMap(({ id, jobId, names }): Use[] =>
       [...names].filter((part) => known.has(part)).map((part) => ({ part_id: part, row_id: id, job_id: jobId })),
     );
-    for (const some of pieces(uses)) await trx('part_uses').insert(some);
+    for (const some of lots(uses)) await trx('part_uses').insert(some);
   };
 }
 

@@ -1,6 +1,6 @@
 import type { PartCard } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { pieces } from './pieces.js';
+import { lots } from './lots.js';
 
 type User = PartCard['usedBy'][number];
 const MOST = 50;
@@ -36,7 +36,7 @@ export async function usersOf(db: Knex, id: string): Promise<User[]> {
 
 /** The first of these parts that is used in one of the ways of `usersOf`. */
 export async function firstInUse(db: Knex, ids: readonly string[]): Promise<string | undefined> {
-  for (const some of pieces(ids)) {
+  for (const some of lots(ids)) {
     const use: { part_id: string } | undefined = await db('part_uses').whereIn('part_id', some).first('part_id');
     if (use) return use.part_id;
   }

@@ -3,7 +3,7 @@ import type { Knex } from 'knex';
 import { entityTypes, tables, type Entity, type Rows } from './entities.js';
 import { insertPartRows, lockPartRows, updatePartRows } from './part-rows.js';
 import { keepUses } from './part-uses.js';
-import { pieces } from './pieces.js';
+import { lots } from './lots.js';
 
 /** Rows by id, locked for the rest of the transaction; those that are not there are left out. */
 export async function lockRows<T extends EntityType>(
@@ -14,7 +14,7 @@ export async function lockRows<T extends EntityType>(
   if (type === 'part') return (await lockPartRows(trx, ids)) as Map<string, Rows[T]>;
   const { table, key, fromColumns } = tables[type as Exclude<T, 'part'>];
   const found = new Map<string, Rows[T]>();
-  for (const some of pieces(ids)) {
+  for (const some of lots(ids)) {
     const rows = (await trx(table).whereIn(key, some).forUpdate()) as Record<string, unknown>[];
     for (const columns of rows) found.set(columns[key] as string, fromColumns(columns));
   }
@@ -43,7 +43,7 @@ export async function writeRows(trx: Knex.Transaction, rows: RowsToWrite): Promi
 async function insertRows(trx: Knex.Transaction, type: EntityType, entities: readonly Entity[]): Promise<void> {
   if (type === 'part') return insertPartRows(trx, partsOf(entities));
   const rows = columnsOf(type, entities);
-  for (const some of pieces(rows)) await trx(tables[type].table).insert(some);
+  for (const some of lots(rows)) await trx(tables[type].table).insert(some);
 }
 
 async function updateRows(trx: Knex.Transaction, type: EntityType, entities: readonly Entity[]): Promise<void> {
@@ -58,7 +58,7 @@ async function updateRows(trx: Knex.Transaction, type: EntityType, entities: rea
 async function deleteRows(trx: Knex.Transaction, type: EntityType, entities: readonly Entity[]): Promise<void> {
   const { table, key } = type === 'part' ? { table: 'parts', key: 'id' } : tables[type];
   const ids = entities.flatMap((e) => (e.type === type ? [e.row.id] : []));
-  for (const some of pieces(ids)) await trx(table).whereIn(key, some).delete();
+  for (const some of lots(ids)) await trx(table).whereIn(key, some).delete();
 }
 
 function columnsOf(type: Exclude<EntityType, 'part'>, entities: readonly Entity[]): Record<string, unknown>[] {

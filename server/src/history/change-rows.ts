@@ -1,7 +1,7 @@
 import { entities } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { inTransaction } from '../database/in-transaction.js';
-import { pieces } from '../database/pieces.js';
+import { lots } from '../database/lots.js';
 import { AppError } from '../errors/app-error.js';
 import { rowOf, type Change, type Held, type Scope, type Sender, type Written } from './change.js';
 import { recordEvent, senderOf } from './event-store.js';
@@ -25,7 +25,7 @@ export async function changeRows(
     const written = await make(trx, at.toISOString(), held);
     const record = [...written.before, ...written.after].some((entity) => entities[entity.type].undo === ('countered' as string));
     // by their ids: an update that looks for them would wait for whatever another scope is writing beside it
-    for (const some of pieces(undone)) await trx('events').whereIn('id', some).update({ state: 'dropped' });
+    for (const some of lots(undone)) await trx('events').whereIn('id', some).update({ state: 'dropped' });
     return recordEvent(trx, held, record ? 'record' : 'edit', sender, written, at);
   });
 }

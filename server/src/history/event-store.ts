@@ -2,7 +2,7 @@ import type { EntityType } from '@gewinde/core';
 import type { Knex } from 'knex';
 import type { Entity } from '../database/entities.js';
 import { fromJson } from '../database/from-json.js';
-import { pieces } from '../database/pieces.js';
+import { lots } from '../database/lots.js';
 import { rowOf, scopeName, type Change, type Held, type Scope, type Sender, type Written } from './change.js';
 import { EVENT_SCHEMA, upcast } from './upcasters.js';
 
@@ -62,7 +62,7 @@ export async function recordEvent(
   for (const { type, row } of after)
     rows.set(row.id, { type, row_id: row.id, before_row: rows.get(row.id)?.before_row ?? null, after_row: JSON.stringify(row) });
   const numbered = [...rows.values()].map((row, n) => ({ event_id: id, n, ...row }));
-  for (const some of pieces(numbered)) await trx('event_rows').insert(some);
+  for (const some of lots(numbered)) await trx('event_rows').insert(some);
   const { table, where } = rowOf(scope);
   await trx(table)
     .where(where)

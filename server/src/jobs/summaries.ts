@@ -2,7 +2,7 @@ import { findablesOf, folded, wordsIn, type Findable, type JobDocument, type Job
 import type { Knex } from 'knex';
 import { findPartsAsMade } from '../catalogue/catalogue-lookup.js';
 import { tables } from '../database/entities.js';
-import { pieces } from '../database/pieces.js';
+import { lots } from '../database/lots.js';
 import { newestChange } from '../history/event-store.js';
 import { partsNamedInAll, readDocuments } from './read-document.js';
 import { summarise, unsoundSummary } from './summarise.js';
@@ -68,13 +68,13 @@ export async function behind(db: Knex, most: number): Promise<string[]> {
 /** What was kept by another form of the app is worked out anew, by and by. */
 export async function lateByForm(db: Knex): Promise<void> {
   const others = await db('job_summaries').whereNot({ form: FORM }).pluck<string[]>('job_id');
-  for (const some of pieces(others)) await db('jobs').whereIn('id', some).update({ late: true });
+  for (const some of lots(others)) await db('jobs').whereIn('id', some).update({ late: true });
 }
 
 /** Works out the summaries of jobs and keeps them; a few at a time, and others get their turn in between. */
 export async function workOut(db: Knex, ids: readonly string[]): Promise<JobSummary[]> {
   const all: JobSummary[] = [];
-  for (const some of pieces(ids, AT_ONCE)) {
+  for (const some of lots(ids, AT_ONCE)) {
     all.push(...(await workOutSome(db, some)));
     await new Promise((resolve) => setImmediate(resolve));
   }

@@ -1,7 +1,7 @@
 import { rowIds, runShopCommands, type ShopCommand, type ShopOutcome } from '@gewinde/core';
 import type { Knex } from 'knex';
 import type { Entity } from '../database/entities.js';
-import { pieces } from '../database/pieces.js';
+import { lots } from '../database/lots.js';
 import { writeRows } from '../database/write-rows.js';
 import type { Sender, Written } from '../history/change.js';
 import { numbersMark, readAsAsked } from './read-as-asked.js';
@@ -37,8 +37,8 @@ async function write(
     by: m.who ?? null,
     note: m.note ?? null,
   }));
-  for (const some of pieces(moved)) await trx('stock_movements').insert(some);
-  for (const some of pieces(counted)) await trx('parts').whereIn('id', some).increment('version', 1);
+  for (const some of lots(moved)) await trx('stock_movements').insert(some);
+  for (const some of lots(counted)) await trx('parts').whereIn('id', some).increment('version', 1);
   for (const [of, revision] of numbers)
     await trx('marks')
       .insert({ name: numbersMark(of), at, revision })

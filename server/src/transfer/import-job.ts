@@ -4,7 +4,7 @@ import { findPartsAsMade } from '../catalogue/catalogue-lookup.js';
 import { missingParts } from '../catalogue/catalogue-store.js';
 import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
-import { pieces } from '../database/pieces.js';
+import { lots } from '../database/lots.js';
 import { writeRows } from '../database/write-rows.js';
 import { lockScope } from '../history/change-rows.js';
 import type { Sender } from '../history/change.js';
@@ -56,7 +56,7 @@ async function fittingsNamed(trx: Knex, value: unknown): Promise<Set<string>> {
     else if (typeof next === 'object' && next !== null) for (const inside of Object.values(next)) open.push(inside);
   }
   const known = new Set<string>();
-  for (const some of pieces([...said], 1000))
+  for (const some of lots([...said], 1000))
     for (const id of await trx('parts').where({ kind: 'fitting' }).whereIn('id', some).pluck<string[]>('id')) known.add(id);
   return known;
 }

@@ -4,7 +4,7 @@ import { TestBed } from '@angular/core/testing';
 import { benchContracts, jobContracts, shopContracts } from '@gewinde/core';
 import { firstValueFrom } from 'rxjs';
 import { Api, ApiError } from './api';
-import { Seat } from './seat';
+import { ThisTab } from './this-tab';
 
 describe('Api', () => {
   let api: Api;
@@ -18,7 +18,7 @@ describe('Api', () => {
   it('makes each request by its contract, and names the tab', () => {
     api.call(shopContracts.readPart, { params: { part: 'an6m+npt1/8f' } }).subscribe();
     const { request } = http.expectOne('/api/catalogue/parts/an6m%2Bnpt1%2F8f');
-    expect([request.method, request.headers.get('x-gewinde-client')]).toEqual(['GET', TestBed.inject(Seat).id]);
+    expect([request.method, request.headers.get('x-gewinde-client')]).toEqual(['GET', TestBed.inject(ThisTab).id]);
     api.call(jobContracts.listJobs, { query: { archived: 'true' } }).subscribe();
     http.expectOne('/api/jobs?archived=true');
     api.call(benchContracts.forgetDrill, { body: { apprentice: 'A' } }).subscribe();

@@ -2,7 +2,7 @@ import { HttpClient, type HttpErrorResponse, HttpHeaders } from '@angular/common
 import { inject, Injectable } from '@angular/core';
 import type { AnswerOf, BodyOf, Contract, ErrorBody, Frozen, ParamsOf, QueryOf } from '@gewinde/core';
 import { catchError, type Observable, throwError } from 'rxjs';
-import { Seat } from './seat';
+import { ThisTab } from './this-tab';
 
 /** An error as the server words it, or that nobody answered. */
 export class ApiError extends Error {
@@ -34,14 +34,14 @@ export type Given<C extends Contract> = (ParamsOf<C> extends undefined ? object 
 @Injectable({ providedIn: 'root' })
 export class Api {
   private readonly http = inject(HttpClient);
-  private readonly seat = inject(Seat);
+  private readonly tab = inject(ThisTab);
 
   call<C extends Contract>(contract: C, given: Given<C>): Observable<AnswerOf<C>>;
   call(contract: Contract, given: object): Observable<unknown> {
     const { params, query, body } = given as { params?: Record<string, string>; query?: Record<string, string>; body?: unknown };
     return this.http
       .request(contract.method, pathOf(contract, params), {
-        headers: new HttpHeaders({ 'x-gewinde-client': this.seat.id }),
+        headers: new HttpHeaders({ 'x-gewinde-client': this.tab.id }),
         ...(query ? { params: query } : {}),
         ...(body === undefined ? {} : { body }),
       })

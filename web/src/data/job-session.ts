@@ -73,8 +73,8 @@ export interface SessionTools {
   readonly api: Api;
   readonly messages: Messages;
   readonly storage: OutboxStorage;
-  /** Which tab this is, and seats whose tabs are gone: what they left unsent is sent from here. */
-  readonly seat: { readonly id: string; readonly left: readonly string[] };
+  /** Which tab this is, and tabs whose tabs are gone: what they left unsent is sent from here. */
+  readonly tab: { readonly id: string; readonly left: readonly string[] };
   readonly parts: () => Catalogue | undefined;
 }
 
@@ -106,8 +106,8 @@ export class JobSession {
     private readonly tools: SessionTools,
     read: AnswerOf<typeof jobContracts.readJob>,
   ) {
-    const { storage, seat } = tools;
-    const pending = [...storage.read(seat.id), ...seat.left.flatMap((other) => storage.read(other))];
+    const { storage, tab } = tools;
+    const pending = [...storage.read(tab.id), ...tab.left.flatMap((other) => storage.read(other))];
     this.state = new BehaviorSubject<State>({
       replica: replicaOf(read.document as JobDocument, read.at),
       pending,
@@ -116,7 +116,7 @@ export class JobSession {
       savedAt: new Date(),
     });
     // kept twice for a moment rather than not at all: a change that is sent twice is made once
-    if (storage.write(seat.id, pending)) for (const other of seat.left) storage.write(other, []);
+    if (storage.write(tab.id, pending)) for (const other of tab.left) storage.write(other, []);
     this.document$ = this.state.pipe(
       map(({ replica, pending: waiting }) => ({ replica, waiting })),
       distinctUntilChanged((a, b) => a.replica === b.replica && a.waiting === b.waiting),
@@ -185,7 +185,7 @@ export class JobSession {
     if (own) this.arrived.next(change);
     this.take(change, true);
     if (own) return;
-    if (news && change.client !== this.tools.seat.id) this.tools.messages.tell(`Changed elsewhere: ${change.label}`);
+    if (news && change.client !== this.tools.tab.id) this.tools.messages.tell(`Changed elsewhere: ${change.label}`);
   }
 
   private enqueue(change: PendingChange): void {
@@ -328,7 +328,7 @@ export class JobSession {
     const next = { ...before, ...change };
     this.state.next(next);
     if (next.pending === before.pending) return;
-    const kept = this.tools.storage.write(this.tools.seat.id, next.pending);
+    const kept = this.tools.storage.write(this.tools.tab.id, next.pending);
     if (!kept && this.kept) this.tools.messages.tell('The browser has no room to keep changes. Leave this page open until they are saved.');
     this.kept = kept;
   }

@@ -4,7 +4,7 @@ import { Subject } from 'rxjs';
 import { document as sample, feed } from '../../../core/testing/sample-job';
 import { answer, openSampleJob, settle, shopAt0, type OpenJob } from '../../test/open-job';
 import type { LiveNews, LivePlace } from './live-stream';
-import { Seat } from './seat';
+import { ThisTab } from './this-tab';
 import { ShopStore } from './shop-store';
 
 const away = { status: 503, statusText: 'away' };
@@ -233,12 +233,12 @@ describe('opening', () => {
 
   it('puts what this tab, or one that is gone, could not send back on the screen, and sends it', async () => {
     const { http, store } = await openSampleJob();
-    const seat = TestBed.inject(Seat);
-    Object.assign(seat, { free: ['gone'] });
+    const tab = TestBed.inject(ThisTab);
+    Object.assign(tab, { free: ['gone'] });
     const [here, there] = ['00000000-0000-4000-8000-00000000000a', '00000000-0000-4000-8000-00000000000b'];
     const kept = (key: string, id: string) =>
       JSON.stringify([{ key, commands: [{ do: 'edit-line', id, version: 3, set: { name: `From ${key.slice(-1)}` } }] }]);
-    localStorage.setItem(`gewinde.outbox.other.${seat.id}`, kept(here, 'line1'));
+    localStorage.setItem(`gewinde.outbox.other.${tab.id}`, kept(here, 'line1'));
     localStorage.setItem('gewinde.outbox.other.gone', kept(there, 'line2'));
     store.open('other');
     http.expectOne('/api/jobs/other').flush({ document: { ...sample, job: { ...sample.job, id: 'other' } }, at: 0 });

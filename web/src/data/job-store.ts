@@ -23,7 +23,7 @@ import { type Draft, JobSession, type SaveState } from './job-session';
 import { LiveStream } from './live-stream';
 import { Messages } from './messages';
 import { OutboxStorage } from './outbox';
-import { Seat } from './seat';
+import { ThisTab } from './this-tab';
 import { ShopStore } from './shop-store';
 
 export type { Conflict, Draft, SaveState } from './job-session';
@@ -45,7 +45,7 @@ export class JobStore {
   private readonly api = inject(Api);
   private readonly shop = inject(ShopStore);
   private readonly live = inject(LiveStream);
-  private readonly seat = inject(Seat);
+  private readonly tab = inject(ThisTab);
   private readonly messages = inject(Messages);
   private readonly jobId$ = new BehaviorSubject<string | null>(null);
   private readonly again = new Subject<void>();
@@ -157,7 +157,7 @@ export class JobStore {
       switchMap(() =>
         defer(() => this.api.call(jobContracts.readJob, { params: { id } })).pipe(
           switchMap((read) => {
-            const tools = { api: this.api, messages: this.messages, seat: this.seat, parts: () => this.shop.parts };
+            const tools = { api: this.api, messages: this.messages, tab: this.tab, parts: () => this.shop.parts };
             const session = new JobSession(id, { ...tools, storage: new OutboxStorage(id) }, read);
             this.session = session;
             return merge(of({ session, error: null }), session.work$, this.followJob(id, session));

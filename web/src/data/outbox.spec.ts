@@ -59,19 +59,19 @@ describe('what waits to be sent', () => {
     expect(without(pending('1', edit('a', {})), 'a')).toBeNull();
   });
 
-  it('is kept by job and seat, and what is no list of changes is left out', () => {
+  it('is kept by job and tab, and what is no list of changes is left out', () => {
     const store = memory();
     const box = new OutboxStorage('job', store);
     const key = (n: number) => `00000000-0000-4000-8000-00000000000${n}`;
     const list = [pending(key(1), edit('a', { name: 'x' })), { key: key(2), step: 'undo' as const }];
-    box.write('seat', list);
-    expect(new OutboxStorage('job', store).read('seat')).toEqual(list);
-    expect([box.read('other'), new OutboxStorage('other', store).read('seat')]).toEqual([[], []]);
-    box.write('seat', []);
+    box.write('tab', list);
+    expect(new OutboxStorage('job', store).read('tab')).toEqual(list);
+    expect([box.read('other'), new OutboxStorage('other', store).read('tab')]).toEqual([[], []]);
+    box.write('tab', []);
     expect(store.kept.size).toBe(0);
     for (const broken of ['{ half', '"text"', '[1, null, {"key": 3}, {"key": "k", "step": "undo"}]', `[{"key": "${key(1)}"}]`]) {
-      store.kept.set('gewinde.outbox.job.seat', broken);
-      expect(box.read('seat')).toEqual([]);
+      store.kept.set('gewinde.outbox.job.tab', broken);
+      expect(box.read('tab')).toEqual([]);
     }
   });
 });

@@ -50,7 +50,7 @@ export function rowOf(command: Command): string | undefined {
   return row?.type === 'job' ? THE_JOB : row?.id;
 }
 
-/** A list kept in the browser's storage for each seat, so that a reload loses nothing. */
+/** A list kept in the browser's storage for each tab, so that a reload loses nothing. */
 export class KeptList<T> {
   constructor(
     private readonly name: string,
@@ -58,9 +58,9 @@ export class KeptList<T> {
     private readonly storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'> = localStorage,
   ) {}
 
-  read(seat: string): T[] {
+  read(tab: string): T[] {
     try {
-      const kept: unknown = JSON.parse(this.storage.getItem(this.key(seat)) ?? '[]');
+      const kept: unknown = JSON.parse(this.storage.getItem(this.key(tab)) ?? '[]');
       return Array.isArray(kept) ? kept.filter(this.holds) : [];
     } catch {
       return [];
@@ -68,18 +68,18 @@ export class KeptList<T> {
   }
 
   /** False where the browser keeps no more: then they live as long as their page. */
-  write(seat: string, list: readonly T[]): boolean {
+  write(tab: string, list: readonly T[]): boolean {
     try {
-      if (list.length === 0) this.storage.removeItem(this.key(seat));
-      else this.storage.setItem(this.key(seat), JSON.stringify(list));
+      if (list.length === 0) this.storage.removeItem(this.key(tab));
+      else this.storage.setItem(this.key(tab), JSON.stringify(list));
       return true;
     } catch {
       return false;
     }
   }
 
-  private key(seat: string): string {
-    return `gewinde.outbox.${this.name}.${seat}`;
+  private key(tab: string): string {
+    return `gewinde.outbox.${this.name}.${tab}`;
   }
 }
 

@@ -3,11 +3,11 @@ import { TestBed } from '@angular/core/testing';
 import { firstValueFrom } from 'rxjs';
 import { answer, openSampleJob, settle } from '../../test/open-job';
 import { ShopOutbox } from './shop-outbox';
-import { Seat } from './seat';
+import { ThisTab } from './this-tab';
 
 const command = { do: 'reserve-lengths', jobId: 'job', lengths: [] } as const;
 const stored = (): { key: string }[] =>
-  JSON.parse(localStorage.getItem(`gewinde.outbox.shop.${TestBed.inject(Seat).id}`) ?? '[]') as { key: string }[];
+  JSON.parse(localStorage.getItem(`gewinde.outbox.shop.${TestBed.inject(ThisTab).id}`) ?? '[]') as { key: string }[];
 const away = { status: 503, statusText: 'away' };
 
 describe('what waits of the stockroom', () => {
@@ -59,7 +59,7 @@ describe('what waits of the stockroom', () => {
   it('of an earlier page is sent when the app is opened again', async () => {
     const job = await openSampleJob();
     const key = '6f2d6e1c-0000-4000-8000-000000000009';
-    localStorage.setItem(`gewinde.outbox.shop.${TestBed.inject(Seat).id}`, JSON.stringify([{ key, commands: [command] }, { key: 5 }]));
+    localStorage.setItem(`gewinde.outbox.shop.${TestBed.inject(ThisTab).id}`, JSON.stringify([{ key, commands: [command] }, { key: 5 }]));
     const late: string[] = [];
     const outbox = TestBed.inject(ShopOutbox);
     outbox.late$.subscribe((change) => late.push(change.key));

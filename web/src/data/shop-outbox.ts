@@ -22,7 +22,7 @@ import { Api, ApiError } from './api';
 import { inOrder, keepTrying } from './in-order';
 import { Messages } from './messages';
 import { KeptList } from './outbox';
-import { Seat } from './seat';
+import { ThisTab } from './this-tab';
 
 /** Commands on what all jobs share that are on their way, under their key. */
 export interface PendingShop {
@@ -41,7 +41,7 @@ const TELL_AFTER = 3;
 @Injectable({ providedIn: 'root' })
 export class ShopOutbox {
   private readonly api = inject(Api);
-  private readonly seat = inject(Seat);
+  private readonly tab = inject(ThisTab);
   private readonly messages = inject(Messages);
   private readonly kept = new KeptList<PendingShop>('shop', isPendingShop);
   private readonly pending = new BehaviorSubject<readonly PendingShop[]>([]);
@@ -68,10 +68,10 @@ export class ShopOutbox {
 
   /** Sends what an earlier page, or a tab that is gone, could not. */
   resume(): void {
-    const left = [this.seat.id, ...this.seat.left].flatMap((seat) => this.kept.read(seat));
+    const left = [this.tab.id, ...this.tab.left].flatMap((tab) => this.kept.read(tab));
     if (left.length === 0) return;
     this.put(left);
-    for (const other of this.seat.left) this.kept.write(other, []);
+    for (const other of this.tab.left) this.kept.write(other, []);
     for (const { key } of left) this.queue.next(key);
   }
 
@@ -140,7 +140,7 @@ export class ShopOutbox {
 
   private put(pending: readonly PendingShop[]): void {
     this.pending.next(pending);
-    this.kept.write(this.seat.id, pending);
+    this.kept.write(this.tab.id, pending);
   }
 }
 

@@ -9,13 +9,13 @@ import { JobView } from '../data/job-view';
 import { Messages } from '../data/messages';
 import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
-import { OrderPlans, type Choice } from '../stock/order-plans';
+import { OrderPlans, type PlanChoice } from '../stock/order-plans';
 import { StoreRulesDialog } from '../stock/store-rules-dialog';
 import { daysUntil, shortDay, today } from '../stock/today';
 import { writeOrders } from '../stock/write-orders';
 
 interface Alternative {
-  readonly choice: Choice;
+  readonly choice: PlanChoice;
   readonly name: string;
   readonly total: string;
   readonly days: string;
@@ -72,7 +72,7 @@ export class ToOrder {
     const plans = this.plans.plans();
     if (!plans) return [];
     const chosen = JSON.stringify(this.plans.choice());
-    const told = (choice: Choice, name: string, plan: OrderPlan): Alternative => ({
+    const told = (choice: PlanChoice, name: string, plan: OrderPlan): Alternative => ({
       choice,
       name,
       total: money(plan.totalMinor),
@@ -131,7 +131,7 @@ export class ToOrder {
     return formatRun(quantity, this.preferences.system());
   }
 
-  protected choose(choice: Choice): void {
+  protected choose(choice: PlanChoice): void {
     this.plans.chosen.set(choice);
   }
 

@@ -20,7 +20,7 @@ import { daysUntil } from './today';
 
 type Plans = AnswerOf<typeof planContracts.planOrders>;
 /** The plan that is looked at: by a goal of the shop, or of one supplier alone. */
-export type Choice = StoreRules['goal'] | { readonly alone: string };
+export type PlanChoice = StoreRules['goal'] | { readonly alone: string };
 
 interface Answered {
   readonly key: string;
@@ -84,8 +84,8 @@ export class OrderPlans {
   readonly failed = computed(() => this.answered().failed);
   readonly plans = computed(() => (this.answered().key === this.key() ? this.answered().plans : undefined));
   /** Null until somebody chooses: as the rules of the shop have it. */
-  readonly chosen = signal<Choice | null>(null);
-  readonly choice = computed((): Choice => this.chosen() ?? this.stock.rules().goal);
+  readonly chosen = signal<PlanChoice | null>(null);
+  readonly choice = computed((): PlanChoice => this.chosen() ?? this.stock.rules().goal);
   readonly plan = computed((): OrderPlan | undefined => {
     const plans = this.plans();
     const choice = this.choice();

@@ -1,4 +1,4 @@
-import { Seat } from './seat';
+import { ThisTab } from './this-tab';
 
 /** Locks as a browser with several tabs has them. */
 function locks(held: string[]): { request: unknown; query: unknown } {
@@ -12,14 +12,14 @@ function locks(held: string[]): { request: unknown; query: unknown } {
     query: () => Promise.resolve({ held: held.map((name) => ({ name })) }),
   };
 }
-const take = async (held: string[]): Promise<Seat> => {
+const take = async (held: string[]): Promise<ThisTab> => {
   Object.defineProperty(navigator, 'locks', { value: locks(held), configurable: true });
-  const seat = new Seat();
-  await seat.take();
-  return seat;
+  const tab = new ThisTab();
+  await tab.take();
+  return tab;
 };
 
-describe('the seats of a browser', () => {
+describe('the tabs of a browser', () => {
   beforeEach(() => {
     localStorage.clear();
     sessionStorage.clear();
@@ -44,26 +44,26 @@ describe('the seats of a browser', () => {
   it('are the same after a reload where the browser has no locks, and one a tab all the same: the others are asked', async () => {
     Object.defineProperty(navigator, 'locks', { value: undefined, configurable: true });
     const tabs = broadcasting();
-    const takeThere = async (): Promise<{ seat: Seat; close: () => void }> => {
-      const seat = new Seat();
+    const takeThere = async (): Promise<{ tab: ThisTab; close: () => void }> => {
+      const tab = new ThisTab();
       const before = tabs.length;
-      await seat.take();
-      return { seat, close: () => tabs.splice(before, 1) };
+      await tab.take();
+      return { tab, close: () => tabs.splice(before, 1) };
     };
     const first = await takeThere();
     const copy = await takeThere();
-    expect(copy.seat.id).not.toBe(first.seat.id);
-    expect(copy.seat.left).toEqual([]);
+    expect(copy.tab.id).not.toBe(first.tab.id);
+    expect(copy.tab.left).toEqual([]);
     copy.close();
-    sessionStorage.setItem('gewinde.seat', first.seat.id);
+    sessionStorage.setItem('gewinde.seat', first.tab.id);
     first.close(); // a reload
     const again = await takeThere();
-    expect(again.seat.id).toBe(first.seat.id);
+    expect(again.tab.id).toBe(first.tab.id);
     // what the copy left unsent is sent from here
-    expect(again.seat.left).toEqual([copy.seat.id]);
+    expect(again.tab.left).toEqual([copy.tab.id]);
     tabs.splice(0);
     Object.defineProperty(globalThis, 'BroadcastChannel', { value: undefined, configurable: true });
-    expect((await takeThere()).seat.id).toBe(first.seat.id);
+    expect((await takeThere()).tab.id).toBe(first.tab.id);
   });
 
   it('are not believed as they are kept', async () => {

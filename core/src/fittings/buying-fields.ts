@@ -3,7 +3,7 @@ import { ListedPriceSchema } from './listed-price.js';
 import { letters, Words, WordsOrNone } from '../schema/index.js';
 
 /** What a part of any kind says of buying and keeping it. Money in minor units: for one piece, of hose for a metre. */
-export const OfferFields = {
+export const BuyingFields = {
   supplier: Type.Optional(WordsOrNone(letters.supplier)),
   /** The supplier's order code; no two parts of a catalogue share one. */
   code: Type.Optional(Words(letters.code)),
