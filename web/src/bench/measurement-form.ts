@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { formatDecimal } from '@gewinde/core';
+import { formatDecimal, formatQuantity } from '@gewinde/core';
 import { Preferences } from '../data/preferences';
 import { QuantityInput } from '../shared/quantity-input';
 import { TextField } from '../shared/text-field';
@@ -20,6 +20,13 @@ export class MeasurementForm {
   protected readonly store = inject(MeasurementStore);
   protected readonly preferences = inject(Preferences);
   protected readonly figures = this.store.figures;
+  protected readonly example = computed(() =>
+    formatQuantity(this.figures().side === 'external' ? 13.87 : 12.5, 'length', this.preferences.system(), {
+      decimals: 2,
+      inchDecimals: 3,
+      bare: true,
+    }),
+  );
   protected readonly fine = { decimals: 2, inchDecimals: 4 };
   protected readonly pitchPlaces = { decimals: 3, inchDecimals: 4 };
   protected readonly tapers = ['unknown', 'parallel', 'tapered'] as const;

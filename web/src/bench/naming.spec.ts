@@ -2,6 +2,7 @@ import { measurableThreads } from '@gewinde/core';
 import { openSampleJob, render, settle } from '../../test/open-job';
 import { NameThread } from './name-thread';
 import { ThreadCard } from './thread-card';
+import { Preferences } from '../data/preferences';
 
 const tray = {
   uncertaintyMm: 0.05,
@@ -281,6 +282,13 @@ describe('the map on the bench', () => {
     expect(view.all('svg.sheet .ring').length).toBeGreaterThan(2);
     expect(view.all('svg.sheet .arc').length).toBeGreaterThan(2);
     expect(view.find('svg.sheet').getAttribute('aria-label')).toContain('Measured 13.87 mm');
+    const counted = () => view.all('svg.sheet text.mm').map((t) => t.textContent);
+    expect(counted()).toContain('14');
+    TestBed.inject(Preferences).system.set('inch');
+    await view.stable();
+    expect(counted()).toContain('9/16');
+    expect(view.find('svg.sheet').getAttribute('aria-label')).toContain('Measured 0.546 in');
+    TestBed.inject(Preferences).system.set('metric');
   });
 
   it('picks the thread whose stroke is struck, twins in turn', async () => {

@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  inject,
   effect,
   type ElementRef,
   input,
@@ -10,7 +11,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import type { ThreadCandidate, ThreadMeasurement, ThreadSystem } from '@gewinde/core';
+import { formatInches, quantity, type ThreadCandidate, type ThreadMeasurement, type ThreadSystem, type UnitSystem } from '@gewinde/core';
 import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import {
   clampWindow,
@@ -26,6 +27,7 @@ import {
   type Window,
 } from './map-layout';
 import { legend, threadMarks } from './thread-marks';
+import { Preferences } from '../data/preferences';
 
 const WIDTH = 640;
 const LEFT = 46;
@@ -33,6 +35,23 @@ const RIGHT = 8;
 const ROW = 17;
 const AXIS = 20;
 const STRIP = 34;
+
+/** How a diameter is counted off: what one is, mm, which steps there are, which figures stand over all, and how one is said. */
+interface Scale {
+  readonly mm: number;
+  readonly steps: readonly number[];
+  readonly whole: readonly number[];
+  readonly says: (at: number) => string;
+}
+const scales: Readonly<Record<UnitSystem, Scale>> = {
+  metric: { mm: 1, steps: [0.5, 1, 2, 5, 10], whole: [10, 20, 30, 40, 50, 60], says: (at) => String(at) },
+  inch: {
+    mm: 25.4,
+    steps: [1 / 64, 1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2],
+    whole: [0.5, 1, 1.5, 2, 2.5],
+    says: (at) => formatInches(at, 64),
+  },
+};
 
 /**
  * Every thread the app knows: a row a pitch, a stroke a thread by its system's mark, the measurement as a box of its uncertainty, the
@@ -46,6 +65,8 @@ const STRIP = 34;
   styleUrl: './thread-map.scss',
 })
 export class ThreadMap {
+  private readonly preferences = inject(Preferences);
+  private readonly scale = computed(() => scales[this.preferences.system()]);
   readonly measurement = input.required<ThreadMeasurement>();
   readonly candidates = input<readonly ThreadCandidate[]>([]);
   /** The thread looked at. */
@@ -86,13 +107,15 @@ export class ThreadMap {
     const inView = this.seen().filter((s) => s.diameterMm >= fromMm && s.diameterMm <= toMm);
     return mapLabels(inView, this.x(), LEFT, WIDTH).map((label) => ({ ...label, y: AXIS + (label.row + 0.5) * ROW + 4 }));
   });
-  /** Ticks in whole or half millimetres, as many as are read easily. */
+  /** Ticks in round figures of the house, as many as are read easily. */
   protected readonly ticks = computed(() => {
     const { fromMm, toMm } = this.window();
-    const step = [0.5, 1, 2, 5, 10].find((s) => (toMm - fromMm) / s <= 14) ?? 10;
-    return Array.from({ length: Math.floor(toMm / step) - Math.ceil(fromMm / step) + 1 }, (_, i) => {
-      const mm = (Math.ceil(fromMm / step) + i) * step;
-      return { mm, x: this.x()(mm) };
+    const { steps, mm, says } = this.scale();
+    const step = steps.find((s) => (toMm - fromMm) / (s * mm) <= 14) ?? steps.at(-1)!;
+    const [first, last] = [Math.ceil(fromMm / (step * mm)), Math.floor(toMm / (step * mm))];
+    return Array.from({ length: last - first + 1 }, (_, i) => {
+      const at = (first + i) * step;
+      return { said: says(at), x: this.x()(at * mm) };
     });
   });
   protected readonly rings = computed(() =>
@@ -146,13 +169,13 @@ export class ThreadMap {
         .join(''),
       from: x(fromMm),
       width: x(toMm) - x(fromMm),
-      ticks: [10, 20, 30, 40, 50, 60].map((mm) => ({ mm, x: x(mm) })),
+      ticks: this.scale().whole.map((at) => ({ said: this.scale().says(at), x: x(at * this.scale().mm) })),
     };
   });
   protected readonly words = computed(() => {
     const { side, diameterMm } = this.measurement();
     const where = side === 'external' ? 'major diameter across' : 'minor diameter of the hole across';
-    const box = diameterMm === undefined ? '' : ` Measured ${diameterMm.toFixed(2)} mm.`;
+    const box = diameterMm === undefined ? '' : ` Measured ${quantity(diameterMm.toFixed(2), 'mm')}.`;
     return `Thread map: a row for each pitch, ${where}, ${this.strokes().length} threads in view.${box} Arrow keys move, plus and minus zoom.`;
   });
 
