@@ -1,3 +1,4 @@
+import { TestBed } from '@angular/core/testing';
 import { measurableThreads } from '@gewinde/core';
 import { openSampleJob, render, settle } from '../../test/open-job';
 import { NameThread } from './name-thread';
