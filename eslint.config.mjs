@@ -46,6 +46,18 @@ const otherRoom = { regex: '^(\\.\\./)+(core|server|web|e2e)/', message: 'Anothe
 /** @returns {Partial<import('eslint').Linter.RulesRecord>} */
 const restricted = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
 
+const unknownTo = (part, others) => ({ regex: `^(\\.\\./)+(${others.join('|')})/`, message: `${part} does not know it.` });
+/**
+ * What is loaded when it is needed has a direction too.
+ * @returns {Partial<import('eslint').Linter.RulesRecord>}
+ */
+const restrictedWhenNeeded = (part, others) => ({
+  'no-restricted-syntax': [
+    'error',
+    { selector: `ImportExpression > Literal[value=/^(\\.\\.\\/)+(${others.join('|')})\\//]`, message: `${part} does not know it.` },
+  ],
+});
+
 export default defineConfig(
   globalIgnores(['**/dist/', '**/.angular/', '**/node_modules/', 'e2e/out/', '.gewinde/']),
   {
@@ -98,21 +110,13 @@ export default defineConfig(
   // the rooms in their one direction: core from the others by its name alone
   ...['core', 'server', 'web', 'e2e'].map((room) => ({ files: [`${room}/**/*.ts`], ignores: tests, rules: restricted(otherRoom) })),
   ...Object.entries(features).flatMap(([room, parts]) =>
-    parts.slice(0, -1).map((part, i) => ({
-      files: [`${room}/src/${part}/**/*.ts`],
-      ignores: tests,
-      rules: {
-        ...restricted(otherRoom, { regex: `^(\\.\\./)+(${parts.slice(i + 1).join('|')})/`, message: `${part} does not know it.` }),
-        // what is loaded when it is needed has a direction too
-        'no-restricted-syntax': [
-          'error',
-          {
-            selector: `ImportExpression > Literal[value=/^(\\.\\.\\/)+(${parts.slice(i + 1).join('|')})\\//]`,
-            message: `${part} does not know it.`,
-          },
-        ],
-      },
-    })),
+    parts
+      .slice(0, -1)
+      .map((part, i) => ({
+        files: [`${room}/src/${part}/**/*.ts`],
+        ignores: tests,
+        rules: { ...restricted(otherRoom, unknownTo(part, parts.slice(i + 1))), ...restrictedWhenNeeded(part, parts.slice(i + 1)) },
+      })),
   ),
   ...order.map((part) => ({
     files: [`core/src/${part}/**/*.ts`],
