@@ -65,7 +65,7 @@ test('labels go to the printer, tickets and labels come as PDF, and a label that
   await expect(ticket.getByRole('img', { name: 'Code S-2-L4.A' })).toBeVisible();
   await page.getByRole('button', { name: 'Print' }).click();
   await page.getByRole('menuitem', { name: 'Labels to the label printer' }).or(page.getByText('Labels to the label printer')).click();
-  await expect(page.getByText('16 labels are at the label printer')).toBeVisible();
+  await expect(page.getByText('16 labels are at a simulated label printer')).toBeVisible();
   const { printed } = (await (await request.get('/api/printer')).json()) as { printed: { labels: { code: string; lines: string[] }[] }[] };
   expect(printed[0]!.labels.find((l) => l.code === '#S-2-L4.A')?.lines[1]).toBe('Block, left gallery');
   for (const as of ['tickets', 'sheet', 'single']) {

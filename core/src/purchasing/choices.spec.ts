@@ -2,18 +2,7 @@ import fc from 'fast-check';
 import { catalogue, feed, jobOf } from '../../testing/sample-job.js';
 import { RING, needsOf, offer, room, supplier } from '../../testing/stockroom.js';
 import type { HoseLength } from '../stock/index.js';
-import {
-  carryOne,
-  cheapestFor,
-  eitherOr,
-  kitCheck,
-  madeHosesFor,
-  offersFor,
-  sparesSet,
-  substitutesFor,
-  type CasePart,
-  type PossibleCase,
-} from './index.js';
+import { cheapestFor, eitherOr, kitCheck, madeHosesFor, offersFor, substitutesFor, type CasePart, type PossibleCase } from './index.js';
 import { quantity } from '../units/index.js';
 
 describe('what stands in for a part', () => {
@@ -163,107 +152,6 @@ describe('a kit', () => {
       minor,
     ),
   );
-});
-
-describe('spares', () => {
-  const carried = ['a', 'b', 'c'].map((part) => ({ part, servesAs: [part] }));
-
-  it('restore any one line: of each part the most that any line has', async () => {
-    const lines = [
-      {
-        line: 'L1',
-        needs: [
-          { part: 'a', quantity: 2 },
-          { part: 'b', quantity: 1 },
-        ],
-      },
-      {
-        line: 'L2',
-        needs: [
-          { part: 'a', quantity: 1 },
-          { part: 'c', quantity: 3 },
-        ],
-      },
-    ];
-    expect(await sparesSet(lines, carried)).toEqual({
-      proven: true,
-      parts: [
-        { part: 'a', quantity: 2, lines: ['L1', 'L2'] },
-        { part: 'b', quantity: 1, lines: ['L1'] },
-        { part: 'c', quantity: 3, lines: ['L2'] },
-      ],
-    });
-  });
-
-  it('carry one part for two that it stands in for, and one length of hose as long as the longest', async () => {
-    const lines = [
-      {
-        line: 'L1',
-        needs: [
-          { part: 'a', quantity: 1 },
-          { part: 'hose', quantity: 620 },
-        ],
-      },
-      {
-        line: 'L2',
-        needs: [
-          { part: 'b', quantity: 1 },
-          { part: 'hose', quantity: 900 },
-        ],
-      },
-    ];
-    const set = await sparesSet(lines, [
-      { part: 'a', servesAs: ['a'] },
-      { part: 'b', servesAs: ['b', 'a'] },
-      { part: 'hose', servesAs: ['hose'], byLength: true },
-    ]);
-    expect(set.parts.map((p) => [p.part, p.quantity])).toEqual([
-      ['b', 1],
-      ['hose', 900],
-    ]);
-  });
-
-  it('are no more pieces than any other set that does, by trying all small ones', async () => {
-    const part = fc.constantFrom('a', 'b', 'c');
-    const need = fc.uniqueArray(fc.record({ part, quantity: fc.integer({ min: 1, max: 2 }) }), {
-      minLength: 1,
-      maxLength: 2,
-      selector: (n) => n.part,
-    });
-    await fc.assert(
-      fc.asyncProperty(fc.array(need, { minLength: 1, maxLength: 3 }), fc.subarray(['a', 'b', 'c']), async (needs, also) => {
-        const lines = needs.map((n, i) => ({ line: `L${i}`, needs: n }));
-        const serves = (p: string): string[] => (p === 'a' ? [...new Set(['a', ...also])] : [p]);
-        const set = await sparesSet(
-          lines,
-          ['a', 'b', 'c'].map((p) => ({ part: p, servesAs: serves(p) })),
-        );
-        const does = (x: Record<string, number>): boolean =>
-          needs.every((n) => {
-            const of = (p: string): number => n.find((y) => y.part === p)?.quantity ?? 0;
-            const spare = x['a']! - of('a');
-            const short = ['b', 'c'].map((p) => Math.max(0, of(p) - x[p]!));
-            return (
-              spare >= 0 && short.every((s, i) => s === 0 || also.includes(['b', 'c'][i]!)) && short.reduce((s, y) => s + y, 0) <= spare
-            );
-          });
-        let best = Infinity;
-        for (let a = 0; a <= 4; a++)
-          for (let b = 0; b <= 2; b++) for (let c = 0; c <= 2; c++) if (does({ a, b, c })) best = Math.min(best, a + b + c);
-        expect(set.parts.reduce((sum, p) => sum + p.quantity, 0)).toBe(best);
-      }),
-      { numRuns: 30 },
-    );
-  });
-
-  it('name what nobody brings in time and the shelf has not', () => {
-    const needs = ['a', 'b', 'c', 'd'].map((part) => ({ part, spare: part === 'd' ? 1 : 0 }));
-    const offers = [
-      { holds: [{ part: 'a' }], leadDays: 3 },
-      { holds: [{ part: 'b' }], leadDays: 12 },
-    ];
-    expect(carryOne(needs, offers, (p) => (p === 'c' ? 1 : 0), 7)).toEqual(['b']);
-  });
 });
 
 describe('while it is not certain', () => {

@@ -15,6 +15,7 @@ export {
 } from './offers-for.js';
 export { substitutesFor, type Substitute } from './substitutes.js';
 export { cheapestFor, kitCheck, type KitCheck } from './kit-check.js';
+export { sparesProblem } from './spares-problem.js';
 export { carryOne, sparesSet, type Carried, type LineNeed, type SparesSet } from './spares.js';
 export { eitherOr, type CasePart, type EitherOr, type EitherOrPlan, type PossibleCase } from './either-or.js';
 export { madeForLine, madeHosesFor, type MadeHose } from './made-hoses.js';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import {
   asKept,
@@ -11,10 +11,10 @@ import {
   type Fitting,
   type FittingKindId,
   type Gap,
-  type PartBetween,
 } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { catchError, map, of, startWith, switchMap } from 'rxjs';
+import { startWith } from 'rxjs';
+import { answered } from '../data/answered';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { Messages } from '../data/messages';
@@ -38,12 +38,6 @@ const WHAT: readonly Choice<What>[] = [
   { value: 'joiner', name: 'joiner, nothing else' },
   { value: 'part', name: 'a part by its name' },
 ];
-
-interface Looked {
-  readonly parts: readonly PartBetween[] | null;
-  readonly failed: string | null;
-}
-const LOOKING: Looked = { parts: null, failed: null };
 
 /** Breaks a hose in two with something between: what there is that can be joined up there, and what is taken. */
 @Component({
@@ -89,25 +83,12 @@ export class BreakDialog {
     const options = { weights: this.weights(), ...(what === 'part' ? { wishes: { use: [named!.id] } } : {}) };
     return { gap, kind: what === 'joiner' || what === 'part' ? null : what, options };
   });
-  private readonly looked = toSignal(
-    toObservable(this.question).pipe(
-      switchMap((question) =>
-        question
-          ? this.ways.parts(question).pipe(
-              map((parts): Looked => ({ parts, failed: null })),
-              catchError((error: Error) => of<Looked>({ parts: null, failed: error.message })),
-              startWith(LOOKING),
-            )
-          : of<Looked>({ parts: [], failed: null }),
-      ),
-    ),
-    { initialValue: LOOKING },
-  );
-  protected readonly failed = computed(() => this.looked().failed);
-  protected readonly looking = computed(() => this.question() !== null && this.looked().parts === null && this.failed() === null);
+  private readonly looked = answered(this.question, (question) => this.ways.parts(question));
+  protected readonly failed = this.looked.failed;
+  protected readonly looking = this.looked.waiting;
   protected readonly hoseOpen = computed(() => this.gap() === null);
   protected readonly rows = computed(() =>
-    (this.looked().parts ?? []).map(({ parts, way }) => {
+    (this.looked.answer() ?? []).map(({ parts, way }) => {
       const catalogue = this.view.catalogue()!;
       const named = this.named();
       const use = this.byName() && named ? [named.id] : parts;

@@ -1,11 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   findFitting,
   formatConnector,
   howToSettle,
   type AssembledWay,
-  type CasesAnswer,
   type CaseWays,
   type Command,
   type GapCase,
@@ -13,16 +11,11 @@ import {
   type Way,
   type WaysOptions,
 } from '@gewinde/core';
-import { catchError, map, of, startWith, switchMap } from 'rxjs';
+import { answered } from '../data/answered';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { WaysService } from '../workers/ways-service';
-
-interface Asked {
-  readonly answer: CasesAnswer | null;
-  readonly failed: string | null;
-}
 
 /** A place of a line whose ports are not certain: the best way of every case side by side, what they share, and how to settle it. */
 @Component({
@@ -46,25 +39,14 @@ export class CaseTable {
   private readonly question = computed(() => ({ cases: this.cases(), options: this.options() }), {
     equal: (a, b) => JSON.stringify(a) === JSON.stringify(b),
   });
-  protected readonly asked = toSignal(
-    toObservable(this.question).pipe(
-      switchMap((question) =>
-        this.ways.cases(question).pipe(
-          map((answer): Asked => ({ answer, failed: null })),
-          catchError((error: Error) => of<Asked>({ answer: null, failed: error.message })),
-          startWith<Asked>({ answer: null, failed: null }),
-        ),
-      ),
-    ),
-    { initialValue: { answer: null, failed: null } },
-  );
-  protected readonly rows = computed(() => (this.asked().answer?.cases ?? []).map((one) => this.rowOf(one)));
-  protected readonly either = computed(() => this.names(this.asked().answer?.either ?? []));
+  protected readonly asked = answered(this.question, (question) => this.ways.cases(question));
+  protected readonly rows = computed(() => (this.asked.answer()?.cases ?? []).map((one) => this.rowOf(one)));
+  protected readonly either = computed(() => this.names(this.asked.answer()?.either ?? []));
   protected readonly hoses = computed(() =>
     [this.way().from, this.way().to].some((t) => t.kind === 'hose end') ? 'The hose and its ends are the same.' : '',
   );
   protected readonly serving = computed(() => {
-    const best = this.asked().answer?.serving[0];
+    const best = this.asked.answer()?.serving[0];
     return best && { way: best, names: this.names(best.fittings.map((f) => f.id)) || 'straight on the port' };
   });
   private readonly openPorts = computed((): Port[] =>

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   asKept,
   boreLeads,
@@ -26,7 +25,7 @@ import {
   type Wishes,
 } from '@gewinde/core';
 import { NgbModal, NgbNav, NgbNavItem, NgbNavLinkBase, NgbNavLinkButton } from '@ng-bootstrap/ng-bootstrap';
-import { catchError, map, of, scan, startWith, switchMap } from 'rxjs';
+import { answered } from '../data/answered';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
@@ -39,15 +38,6 @@ import { SensorPlaces } from './sensor-places';
 import { WayRow, type WayView } from './way-row';
 import { WeightsDialog } from './weights-dialog';
 import { WishesPanel } from './wishes-panel';
-
-interface Asked {
-  /** Line and way it was asked for. */
-  readonly place: string;
-  readonly answer: WaysAnswer | null;
-  readonly solving: boolean;
-  readonly failed: string | null;
-}
-const NOT_ASKED: Asked = { place: '', answer: null, solving: false, failed: null };
 
 let tables = 0;
 
@@ -120,9 +110,11 @@ export class WaysTable {
       .flatMap(({ kept: { chosen } }) => (chosen ? partsOfWay(chosen).map((link) => link.id) : []))
       .sort();
   });
+  /** Line and way that are asked for. */
+  private readonly place = computed(() => `${this.lineId()} ${this.at()}`);
   /** What the answer depends on, so that an edit elsewhere asks nothing. */
   private readonly question = computed(
-    (): { key: string; question: WaysQuestion } | null => {
+    (): { place: string; key: string; question: WaysQuestion } | null => {
       const gap = this.gap();
       if (!gap || !this.view.catalogue()) return null;
       const used = this.usedElsewhere();
@@ -133,31 +125,19 @@ export class WaysTable {
         ...(boreLeads(this.line().line) ? { boreLeads: true } : {}),
       };
       const question = { gap, options };
-      return { key: JSON.stringify([question, used]), question };
+      return { place: this.place(), key: JSON.stringify([question, used]), question };
     },
-    { equal: (a, b) => a?.key === b?.key },
+    { equal: (a, b) => a?.place === b?.place && a?.key === b?.key },
   );
 
-  /** What is known of the ways just now: the last answer stays in sight while a new one is worked out at the same place. */
-  private readonly asked = toSignal(
-    toObservable(computed(() => ({ place: `${this.lineId()} ${this.at()}`, question: this.question() }))).pipe(
-      switchMap(({ place, question }) =>
-        (question
-          ? this.waysService.ways(question.question).pipe(
-              map((answer): Partial<Asked> => ({ answer, solving: false })),
-              catchError((error: Error) => of<Partial<Asked>>({ failed: error.message, solving: false })),
-              startWith<Partial<Asked>>({ failed: null, solving: true }),
-            )
-          : of<Partial<Asked>>({ answer: null, failed: null, solving: false })
-        ).pipe(map((news) => ({ place, ...news }))),
-      ),
-      scan((last: Asked, news): Asked => ({ ...(last.place === news.place ? last : NOT_ASKED), ...news }), NOT_ASKED),
-    ),
-    { initialValue: NOT_ASKED },
-  );
-  protected readonly answer = computed(() => this.asked().answer);
-  protected readonly solving = computed(() => this.asked().solving);
-  protected readonly failed = computed(() => this.asked().failed);
+  private readonly asked = answered(this.question, ({ question }) => this.waysService.ways(question));
+  /** The last answer stays in sight while a new one is worked out at the same place. */
+  protected readonly answer = computed((): WaysAnswer | null => {
+    const last = this.asked.last();
+    return this.question() && last?.to.place === this.place() ? last.answer : null;
+  });
+  protected readonly solving = this.asked.waiting;
+  protected readonly failed = this.asked.failed;
 
   protected readonly rows = computed((): WayView[] => {
     const catalogue = this.view.catalogue();

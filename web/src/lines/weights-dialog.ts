@@ -1,12 +1,11 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { type AbstractControl, FormControl, FormRecord, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
 import { usualWeights, type ChainWeights } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
-import { ApiError } from '../data/api';
 import { ShopStore } from '../data/shop-store';
 import { ChoiceField, plainChoices } from '../shared/choice-field';
 import { TextField } from '../shared/text-field';
+import { SetOver } from '../shared/set-over';
 
 type MoneyWeight = Exclude<keyof ChainWeights, 'price' | 'elbows'>;
 
@@ -28,7 +27,6 @@ const amount = (control: AbstractControl<string>): ValidationErrors | null => {
 export class WeightsDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly store = inject(ShopStore);
-  protected readonly error = signal<string | null>(null);
   protected readonly elbows = plainChoices(
     ['unwanted', 'either', 'wanted'] as const,
     (e) => `elbows are ${e === 'either' ? 'all the same' : e}`,
@@ -68,7 +66,8 @@ export class WeightsDialog {
 
   /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */
   private readonly before = this.store.weightsRow();
-  private over = this.before.version;
+  private readonly setting = new SetOver(this.before.version);
+  protected readonly error = this.setting.error;
 
   constructor() {
     this.fill(this.before.weights);
@@ -86,15 +85,7 @@ export class WeightsDialog {
       Math.round(Number(text.trim().replace(',', '.')) * 100),
     ]);
     const weights = { ...this.before.weights, ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value };
-    try {
-      await firstValueFrom(this.store.change({ do: 'set-weights', version: this.over, weights }));
-      this.modal.close();
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      const conflict = error.code === 'conflict';
-      if (conflict) this.over = (error.details.current as typeof this.before).version;
-      this.error.set(error.message + (conflict ? ' Set again to put yours over it, or cancel to keep theirs.' : ''));
-    }
+    if (await this.setting.run((over) => this.store.change({ do: 'set-weights', version: over, weights }))) this.modal.close();
   }
 
   private fill(weights: ChainWeights): void {

@@ -1,12 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { fluids, ringCompound, compounds, usualSealRules, type SealRules } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
-import { ApiError } from '../data/api';
 import { ShopStore } from '../data/shop-store';
 import { type Choice, ChoiceField } from '../shared/choice-field';
+import { SetOver } from '../shared/set-over';
 
 /** Which seals the shop takes where several would do: each choice with its school and its reason. */
 @Component({
@@ -46,7 +45,6 @@ import { type Choice, ChoiceField } from '../shared/choice-field';
 export class SealRulesDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly store = inject(ShopStore);
-  protected readonly error = signal<string | null>(null);
   /** In the order in which they are tried. */
   protected readonly rings = new FormControl<SealRules['rings']>([], { nonNullable: true });
   private readonly order = toSignal(this.rings.valueChanges, { initialValue: [] as SealRules['rings'] });
@@ -77,7 +75,8 @@ export class SealRulesDialog {
   protected readonly form = new FormGroup({ washer: this.washer, sealant: this.sealant });
   /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */
   private readonly before = this.store.sealRulesRow();
-  private over = this.before.version;
+  private readonly setting = new SetOver(this.before.version);
+  protected readonly error = this.setting.error;
 
   constructor() {
     this.fill(this.before.rules);
@@ -96,15 +95,7 @@ export class SealRulesDialog {
 
   protected async save(): Promise<void> {
     const rules = { rings: this.rings.value, flatWasher: this.washer.value, sealant: this.sealant.value };
-    try {
-      await firstValueFrom(this.store.change({ do: 'set-seal-rules', version: this.over, rules }));
-      this.modal.close();
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      const conflict = error.code === 'conflict';
-      if (conflict) this.over = (error.details.current as typeof this.before).version;
-      this.error.set(error.message + (conflict ? ' Set again to put yours over it, or cancel to keep theirs.' : ''));
-    }
+    if (await this.setting.run((over) => this.store.change({ do: 'set-seal-rules', version: over, rules }))) this.modal.close();
   }
 
   private fill({ rings, flatWasher, sealant }: SealRules): void {

@@ -1,25 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import {
-  findEntry,
-  partsList,
-  soldByLength,
-  planContracts,
-  substitutesFor,
-  type AnswerOf,
-  type Carried,
-  type LineNeed,
-  formatRun,
-} from '@gewinde/core';
+import { findEntry, soldByLength, planContracts, formatRun, sparesProblem } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { catchError, map, of, switchMap } from 'rxjs';
+import { answered } from '../data/answered';
 import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
 import { StockroomStore } from '../data/stockroom-store';
 import { OrderPlans } from '../stock/order-plans';
 import { Preferences } from '../data/preferences';
-
-type Answered = { readonly set: AnswerOf<typeof planContracts.planSpares> } | { readonly failed: string };
 
 /** The fewest parts from which any one line of the job can be made anew, for the trailer; and what nobody brings in time. */
 @Component({
@@ -33,36 +20,32 @@ type Answered = { readonly set: AnswerOf<typeof planContracts.planSpares> } | { 
       </p>
       @if (problem().lines.length === 0) {
         <p class="quiet">No line of this job is whole yet.</p>
-      } @else if (answered(); as a) {
-        @if ('failed' in a) {
-          <p class="g-error" role="alert">{{ a.failed }}</p>
-        } @else {
-          <p class="g-figure sum">
-            {{ a.set.parts.length }} kinds of part{{ a.set.proven ? ', no smaller set does' : ', the best found' }}
-          </p>
-          <table class="g-table">
-            <thead>
+      } @else if (set.failed(); as why) {
+        <p class="g-error" role="alert">{{ why }}</p>
+      } @else if (set.answer(); as a) {
+        <p class="g-figure sum">{{ a.parts.length }} kinds of part{{ a.proven ? ', no smaller set does' : ', the best found' }}</p>
+        <table class="g-table">
+          <thead>
+            <tr>
+              <th scope="col">part</th>
+              <th scope="col" class="number">carry</th>
+              <th scope="col" class="number">shelf</th>
+              <th scope="col">serves</th>
+              <th scope="col"></th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (p of rows(); track p.part) {
               <tr>
-                <th scope="col">part</th>
-                <th scope="col" class="number">carry</th>
-                <th scope="col" class="number">shelf</th>
-                <th scope="col">serves</th>
-                <th scope="col"></th>
+                <td>{{ p.name }}</td>
+                <td class="number">{{ p.quantity }}</td>
+                <td class="number">{{ p.shelf || '' }}</td>
+                <td>{{ p.lines }}</td>
+                <td class="carry">{{ p.carry ? 'carry one: nobody brings it within ' + days() + ' days' : '' }}</td>
               </tr>
-            </thead>
-            <tbody>
-              @for (p of rows(); track p.part) {
-                <tr>
-                  <td>{{ p.name }}</td>
-                  <td class="number">{{ p.quantity }}</td>
-                  <td class="number">{{ p.shelf || '' }}</td>
-                  <td>{{ p.lines }}</td>
-                  <td class="carry">{{ p.carry ? 'carry one: nobody brings it within ' + days() + ' days' : '' }}</td>
-                </tr>
-              }
-            </tbody>
-          </table>
-        }
+            }
+          </tbody>
+        </table>
       } @else {
         <p class="quiet" role="status">Working it out …</p>
       }
@@ -92,48 +75,15 @@ export class SparesDialog {
   protected readonly days = computed(() => this.stock.rules().carryDays);
   protected readonly problem = computed(() => {
     const job = this.view.job();
-    if (!job) return { lines: [], carried: [] };
-    const document = { ...job.document, components: [] };
-    const lines = job.lines.map((l): LineNeed => {
-      const { rows } = partsList({ ...job, document, lines: [l] });
-      return {
-        line: `L${l.line.number}`,
-        needs: rows.filter((r) => r.unit !== 'joint' && findEntry(job.catalogue, r.id)).map((r) => ({ part: r.id, quantity: r.quantity })),
-      };
-    });
-    const parts = [...new Set(lines.flatMap((l) => l.needs.map((n) => n.part)))];
-    const asked = new Set(parts);
-    const carried = parts.map((part): Carried => {
-      const entry = findEntry(job.catalogue, part)!;
-      const priceMinor = entry.kind === 'hose' ? entry.part.pricePerMetreMinor : entry.part.priceMinor;
-      const alike = substitutesFor(part, job.catalogue).map((s) => s.part);
-      return {
-        part,
-        // a part that is longer or narrower by a hand's breadth is no spare: only what the job has itself
-        servesAs: [part, ...alike.filter((other) => asked.has(other))],
-        ...(soldByLength(entry) ? { byLength: true } : {}),
-        ...(priceMinor === undefined ? {} : { priceMinor }),
-      };
-    });
-    return { lines: lines.filter((l) => l.needs.length > 0), carried };
+    return job ? sparesProblem(job) : { lines: [], carried: [] };
   });
-  protected readonly answered = toSignal(
-    toObservable(this.problem).pipe(
-      switchMap((problem) => {
-        if (problem.lines.length === 0) return of(null);
-        return this.api.call(planContracts.planSpares, { body: problem }).pipe(
-          map((set): Answered => ({ set })),
-          catchError((error: Error) => of<Answered>({ failed: error.message })),
-        );
-      }),
-    ),
-    { initialValue: null },
-  );
+  private readonly asked = computed(() => (this.problem().lines.length > 0 ? this.problem() : null));
+  protected readonly set = answered(this.asked, (problem) => this.api.call(planContracts.planSpares, { body: problem }));
   protected readonly rows = computed(() => {
-    const a = this.answered();
+    const a = this.set.answer();
     const catalogue = this.view.catalogue();
-    if (!a || 'failed' in a || !catalogue) return [];
-    return a.set.parts.map((p) => {
+    if (!a || !catalogue) return [];
+    return a.parts.map((p) => {
       const entry = findEntry(catalogue, p.part);
       const long = entry && soldByLength(entry);
       return {

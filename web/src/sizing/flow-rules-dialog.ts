@@ -1,12 +1,11 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, type ValidatorFn } from '@angular/forms';
 import { usualFlowRules, type FlowRules } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
-import { ApiError } from '../data/api';
 import { ShopStore } from '../data/shop-store';
 import { type Choice, ChoiceField } from '../shared/choice-field';
 import { QuantityInput } from '../shared/quantity-input';
+import { SetOver } from '../shared/set-over';
 
 /** A figure there is, and within its bounds. */
 function within(least: number, most: number): ValidatorFn {
@@ -88,7 +87,6 @@ function within(least: number, most: number): ValidatorFn {
 export class FlowRulesDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly store = inject(ShopStore);
-  protected readonly error = signal<string | null>(null);
   protected readonly hoses: readonly Choice<FlowRules['hoseSchool']>[] = [
     { value: 'ptfe', name: 'PTFE' },
     { value: 'rubber', name: 'rubber' },
@@ -106,7 +104,8 @@ export class FlowRulesDialog {
     thermostat: new FormControl<FlowRules['thermostat']>('thermostat', { nonNullable: true }),
   });
   /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */
-  private over = this.store.flowRulesRow().version;
+  private readonly setting = new SetOver(this.store.flowRulesRow().version);
+  protected readonly error = this.setting.error;
 
   constructor() {
     this.form.setValue(this.store.flowRulesRow().rules);
@@ -117,14 +116,7 @@ export class FlowRulesDialog {
   }
 
   protected async save(): Promise<void> {
-    try {
-      await firstValueFrom(this.store.change({ do: 'set-flow-rules', version: this.over, rules: this.form.getRawValue() }));
+    if (await this.setting.run((over) => this.store.change({ do: 'set-flow-rules', version: over, rules: this.form.getRawValue() })))
       this.modal.close();
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      const conflict = error.code === 'conflict';
-      if (conflict) this.over = (error.details.current as { version: number }).version;
-      this.error.set(error.message + (conflict ? ' Set again to put yours over it, or cancel to keep theirs.' : ''));
-    }
   }
 }

@@ -1,5 +1,4 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   cutWork,
   offersFor,
@@ -12,21 +11,14 @@ import {
   type GroupProblem,
   type NewLength,
 } from '@gewinde/core';
-import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
+import { answered } from '../data/answered';
 import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
 import { StockroomStore } from '../data/stockroom-store';
 import { today } from './today';
 
-interface Proven {
-  readonly key: string;
-  readonly plans: readonly GroupPlan[];
-  readonly failed?: string;
-}
-
 /** After the last change the plan is worked out, ms. */
 const SETTLED_MS = 120;
-const NONE: Proven = { key: '', plans: [] };
 
 /** What the open job is cut from: a plan at once, and the proven one as soon as it is there. */
 @Injectable({ providedIn: 'root' })
@@ -62,30 +54,13 @@ export class CutPlans {
   private readonly question = computed(() => ({ groups: this.problems(), rules: this.rules() }), {
     equal: (a, b) => JSON.stringify(a) === JSON.stringify(b),
   });
-  private readonly key = computed(() => JSON.stringify(this.question()));
   private readonly atOnce = computed(() => this.question().groups.map((g) => planGroupAtOnce(g, this.question().rules, planCutsAtOnce)));
-  private readonly proven = toSignal(
-    toObservable(this.question).pipe(
-      debounceTime(SETTLED_MS),
-      switchMap((question) => {
-        const key = JSON.stringify(question);
-        if (question.groups.length === 0) return of<Proven>({ key, plans: [] });
-        return this.api.call(planContracts.planCuts, { body: question }).pipe(
-          map(({ plans }): Proven => ({ key, plans: plans })),
-          catchError((error: Error) => of<Proven>({ key, plans: [], failed: error.message })),
-          startWith(NONE),
-        );
-      }),
-    ),
-    { initialValue: NONE },
-  );
+  private readonly toProve = computed(() => (this.question().groups.length > 0 ? this.question() : null));
+  private readonly proven = answered(this.toProve, (question) => this.api.call(planContracts.planCuts, { body: question }), SETTLED_MS);
   /** Still being proven. */
-  readonly working = computed(() => this.question().groups.length > 0 && this.proven().key !== this.key());
-  readonly failed = computed(() => (this.proven().key === this.key() ? this.proven().failed : undefined));
-  readonly plans = computed((): readonly GroupPlan[] => {
-    const { key, plans, failed } = this.proven();
-    return key === this.key() && failed === undefined ? plans : this.atOnce();
-  });
+  readonly working = this.proven.waiting;
+  readonly failed = this.proven.failed;
+  readonly plans = computed((): readonly GroupPlan[] => this.proven.answer()?.plans ?? this.atOnce());
 
   problemOf({ part, toCut, lengths }: CutGroup): GroupProblem {
     return {

@@ -1,35 +1,26 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   carryOne,
   jobNeeds,
   orderProblemFor,
   planContracts,
   plannedOffer,
-  type AnswerOf,
   type JobNeeds,
   type OrderPlan,
   type StoreRules,
 } from '@gewinde/core';
-import { catchError, debounceTime, map, of, startWith, switchMap } from 'rxjs';
+import { answered } from '../data/answered';
 import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
 import { StockroomStore } from '../data/stockroom-store';
 import { CutPlans } from './cut-plans';
 import { daysUntil } from './today';
 
-type Plans = AnswerOf<typeof planContracts.planOrders>;
 /** The plan that is looked at: by a goal of the shop, or of one supplier alone. */
 export type PlanChoice = StoreRules['goal'] | { readonly alone: string };
 
-interface Answered {
-  readonly key: string;
-  readonly plans?: Plans;
-  readonly failed?: string;
-}
-
+/** After the last change the plan is worked out, ms. */
 const SETTLED_MS = 200;
-const NOTHING: Answered = { key: '' };
 
 /** What the open job needs, less what is there, and who is ordered what: worked out beside the requests, anew when anything of it changes. */
 @Injectable({ providedIn: 'root' })
@@ -64,25 +55,14 @@ export class OrderPlans {
     },
     { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
   );
-  private readonly key = computed(() => JSON.stringify(this.question()));
-  private readonly answered = toSignal(
-    toObservable(this.question).pipe(
-      debounceTime(SETTLED_MS),
-      switchMap((problem) => {
-        const key = JSON.stringify(problem);
-        if (!problem) return of<Answered>({ key });
-        return this.api.call(planContracts.planOrders, { body: { problem } }).pipe(
-          map((plans): Answered => ({ key, plans })),
-          catchError((error: Error) => of<Answered>({ key, failed: error.message })),
-          startWith(NOTHING),
-        );
-      }),
-    ),
-    { initialValue: NOTHING },
+  private readonly planned = answered(
+    this.question,
+    (problem) => this.api.call(planContracts.planOrders, { body: { problem } }),
+    SETTLED_MS,
   );
-  readonly working = computed(() => this.question() !== null && this.answered().key !== this.key());
-  readonly failed = computed(() => this.answered().failed);
-  readonly plans = computed(() => (this.answered().key === this.key() ? this.answered().plans : undefined));
+  readonly working = this.planned.waiting;
+  readonly failed = this.planned.failed;
+  readonly plans = this.planned.answer;
   /** Null until somebody chooses: as the rules of the shop have it. */
   readonly chosen = signal<PlanChoice | null>(null);
   readonly choice = computed((): PlanChoice => this.chosen() ?? this.stock.rules().goal);

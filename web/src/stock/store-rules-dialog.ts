@@ -1,13 +1,12 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { usualStoreRules, type StoreRules, taped } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
-import { ApiError } from '../data/api';
 import { StockroomStore } from '../data/stockroom-store';
 import { type Choice, ChoiceField } from '../shared/choice-field';
 import { QuantityInput } from '../shared/quantity-input';
 import { TextField } from '../shared/text-field';
+import { SetOver } from '../shared/set-over';
 
 /** How the shop cuts, keeps and buys: each rule with its reason. */
 @Component({
@@ -40,7 +39,6 @@ export class StoreRulesDialog {
   protected readonly modal = inject(NgbActiveModal);
   protected readonly rough = taped(20);
   private readonly store = inject(StockroomStore);
-  protected readonly error = signal<string | null>(null);
   protected readonly goals: readonly Choice<StoreRules['goal']>[] = [
     { value: 'cost', name: 'the least money that comes in time' },
     { value: 'soonest', name: 'as soon as can be' },
@@ -56,7 +54,8 @@ export class StoreRulesDialog {
     },
   );
   /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */
-  private over = this.store.room().rulesVersion;
+  private readonly setting = new SetOver(this.store.room().rulesVersion);
+  protected readonly error = this.setting.error;
 
   constructor() {
     this.form.setValue(this.store.rules());
@@ -68,14 +67,7 @@ export class StoreRulesDialog {
 
   protected async save(): Promise<void> {
     if (this.form.invalid) return;
-    try {
-      await firstValueFrom(this.store.change({ do: 'set-store-rules', version: this.over, rules: this.form.getRawValue() }));
+    if (await this.setting.run((over) => this.store.change({ do: 'set-store-rules', version: over, rules: this.form.getRawValue() })))
       this.modal.close();
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      const conflict = error.code === 'conflict';
-      if (conflict) this.over = (error.details.current as { version: number }).version;
-      this.error.set(error.message + (conflict ? ' Set again to put yours over it, or cancel to keep theirs.' : ''));
-    }
   }
 }
