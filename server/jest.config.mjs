@@ -1,7 +1,8 @@
 import { swc } from '../jest.swc.mjs';
+import { specsOf } from '../tools/jest/specs-of.mjs';
 export default {
   ...swc,
-  testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: { ...swc.moduleNameMapper, '^@gewinde/core$': '<rootDir>/../core/dist/index.cjs' },
   testTimeout: 30000,
+  ...specsOf(import.meta.dirname, ['src']),
 };

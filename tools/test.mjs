@@ -15,7 +15,7 @@ requirePackages([
 requireModules();
 
 const folder = mkdtempSync(join(tmpdir(), 'gewinde-test-'));
-const env = { ...process.env, NG_CLI_ANALYTICS: 'false', FORCE_COLOR: '0' };
+const env = { ...process.env, NG_CLI_ANALYTICS: 'false', FORCE_COLOR: '0', GEWINDE_TOGETHER: 'yes' };
 let passed = 0;
 let failed = 0;
 

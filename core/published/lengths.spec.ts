@@ -1,4 +1,4 @@
-import { convert, cutLength, leastCutMm, SOCKET_GAP_MM, standardHoseEnds, standardHoses, straightened } from '../src/index.js';
+import { convert, cutLength, minCutMm, SOCKET_GAP_MM, standardHoseEnds, standardHoses, straightened } from '../src/index.js';
 
 describe('exact conversions (international inch 25.4 mm; pound-force 4.4482216152605 N)', () => {
   it.each([
@@ -26,7 +26,7 @@ describe('the shortest piece (common practice): both insertion lengths and a gap
     const end = standardHoseEnds().find((e) => e.id === `end-${construction}-${dash}-0`)!;
     expect(end.socketLengthMm).toBeCloseTo(socket, 1);
     const least = 2 * socket + SOCKET_GAP_MM;
-    expect(leastCutMm(end, end)).toBeCloseTo(least, 1);
+    expect(minCutMm(end, end)).toBeCloseTo(least, 1);
     const ends = { endA: end, endB: end };
     expect(cutLength({ assemblyLengthMm: least + 2 * end.aMm, ...ends })).toBeCloseTo(least, 1);
     expect(() => cutLength({ assemblyLengthMm: least + 2 * end.aMm - 0.5, ...ends })).toThrow(/sockets and a gap take/);

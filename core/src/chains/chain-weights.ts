@@ -4,6 +4,8 @@ import { lengthBetween, type Fitting } from '../fittings/index.js';
 import { OneOf, type Frozen } from '../schema/index.js';
 
 const Minor = Type.Integer({ minimum: 0, maximum: 100_000 });
+/** A shop that thinks in inches says whole amounts an inch. */
+const MinorAMm = Type.Number({ minimum: 0, maximum: 100_000 });
 
 /**
  * What the shop counts after the number of joints, in minor units of money, so that all of it can be added up and argued about.
@@ -20,11 +22,11 @@ export const ChainWeightsSchema = Type.Object(
     /** For each day until the last part is there. */
     leadDayMinor: Minor,
     /** For each millimetre of stack. */
-    stackMmMinor: Minor,
+    stackMmMinor: MinorAMm,
     /** For each gram hung on a small thread. */
     smallThreadGramMinor: Minor,
     /** For each millimetre that a fitting is narrower than the line needs. */
-    boreMmMinor: Minor,
+    boreMmMinor: MinorAMm,
     /** For each elbow, where elbows are not wanted; once for a chain without one, where one is. */
     elbowMinor: Minor,
     elbows: OneOf(['unwanted', 'either', 'wanted']),

@@ -82,7 +82,7 @@ function enumerate(
   limit: number,
   most: number,
 ): { found: Partial[]; complete: boolean } {
-  const mostStack = query.constraints?.mostStackMm ?? Infinity;
+  const maxStack = query.constraints?.mostStackMm ?? Infinity;
   const found: Partial[] = [];
   const seen = new Set<string>();
   const queue = new ChainQueue<Partial>((a, b) => a.total - b.total || Number(b.done) - Number(a.done) || a.lengthMm - b.lengthMm);
@@ -114,7 +114,7 @@ function enumerate(
         const value = partial.value + step.joints * JOINT + step.cost + step.transition.extra[partial.state]!;
         const total = value + remaining.least(left, node, state);
         const lengthMm = partial.lengthMm + step.lengthMm;
-        if (total === Infinity || lengthMm + stack > mostStack + 1e-9) continue;
+        if (total === Infinity || lengthMm + stack > maxStack + 1e-9) continue;
         if (goesInCircles(partial, node, steps.states.place(state), steps)) continue;
         queue.push({ node, state, step, before: partial, count: partial.count + 1, value, total, lengthMm, goal: 0, done: false });
       }

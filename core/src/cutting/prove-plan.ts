@@ -92,8 +92,8 @@ function toTheEnd(work: Grained, plan: Plan, boundMm: number): Proof | undefined
 }
 
 /** Every pattern that a plan of no more than so much can hold; where those are too many, up to how much they can all be listed. */
-function listed(work: Grained, priced: Priced, mostMm: number): { readonly patterns: Pattern[]; readonly reachMm: number } | undefined {
-  for (let i = 0, gap = mostMm - priced.objective; i <= HALVINGS; i++, gap /= 2) {
+function listed(work: Grained, priced: Priced, maxMm: number): { readonly patterns: Pattern[]; readonly reachMm: number } | undefined {
+  for (let i = 0, gap = maxMm - priced.objective; i <= HALVINGS; i++, gap /= 2) {
     const patterns = within(work, priced, gap);
     if (patterns) return { patterns, reachMm: priced.objective + gap };
   }

@@ -1,5 +1,5 @@
 import { FlowFigureError } from './viscosity.js';
-import { quantity } from '../units/index.js';
+import { quantity, roundedDown } from '../units/index.js';
 
 /**
  * Worm-drive clamps by what they close on, mm. Source: DIN 3017-1, from memory.
@@ -92,7 +92,7 @@ export interface CouplerVerdict {
   readonly offBar: number;
   readonly holds: boolean;
   /** How far it must go over: the band, as much behind it, and 5 mm before. */
-  readonly leastInsertedMm: number;
+  readonly minInsertedMm: number;
   readonly words: string;
 }
 
@@ -109,19 +109,19 @@ export function couplerHold({ pipeMm, insertedMm, bandMm, bandPullN, beaded, oil
   if (!(pipeMm > 0 && bandPullN > 0)) throw new FlowFigureError('A coupler needs its pipe and its band.', 'Say both in mm.');
   const holdN = FRICTION[oily ? 'oily' : 'dry'] * 2 * Math.PI * bandPullN;
   const offBar = holdN / ((Math.PI / 4) * (pipeMm / 1000) ** 2) / 1e5;
-  const leastInsertedMm = 2 * bandMm + 5;
-  const deep = insertedMm >= leastInsertedMm;
+  const minInsertedMm = 2 * bandMm + 5;
+  const deep = insertedMm >= minInsertedMm;
   const holds = deep && (beaded || offBar >= SAFETY * boostBar);
   return {
     offBar,
     holds,
-    leastInsertedMm,
+    minInsertedMm,
     words: !deep
-      ? `${quantity(insertedMm, 'mm')} over the pipe are too little: the band, as much behind it and ${quantity(5, 'mm')} make ${quantity(leastInsertedMm, 'mm')}.`
+      ? `${quantity(insertedMm, 'mm')} over the pipe are too little: the band, as much behind it and ${quantity(5, 'mm')} make ${quantity(minInsertedMm, 'mm')}.`
       : beaded
         ? 'The bead holds it: band behind the bead, pipe and coupler wiped dry.'
         : holds
-          ? `Without a bead it would come off at about ${quantity(offBar.toFixed(1), 'bar')}: more than twice the boost.`
-          : `Without a bead it would come off at about ${quantity(offBar.toFixed(1), 'bar')}, and twice ${quantity(boostBar, 'bar')} are asked for: roll a bead on the pipe.`,
+          ? `Without a bead it would come off at about ${roundedDown(offBar.toFixed(1), 'bar')}: more than twice the boost.`
+          : `Without a bead it would come off at about ${roundedDown(offBar.toFixed(1), 'bar')}, and twice ${quantity(boostBar, 'bar')} are asked for: roll a bead on the pipe.`,
   };
 }

@@ -124,8 +124,8 @@ function drivenFigures({ line, portB }: Pick<AssembledLine, 'line' | 'portB'>): 
   const figures = figuresOf(line.service);
   const by = line.flow?.comesBack ?? (figures.drive === 'fall' && portB.component.kind === 'pump' ? 'pump' : undefined);
   if (figures.drive === 'fall' && by === 'pump') {
-    const { suckedBar, leastAbsBar, mostMs, source } = figuresOf('scavenge');
-    return { ...figures, drive: 'suction', suckedBar: suckedBar!, leastAbsBar: leastAbsBar!, mostMs: mostMs!, source };
+    const { suckedBar, minAbsBar, maxMs, source } = figuresOf('scavenge');
+    return { ...figures, drive: 'suction', suckedBar: suckedBar!, minAbsBar: minAbsBar!, maxMs: maxMs!, source };
   }
   const returns = line.service === 'return' || line.service === 'tank';
   return returns && (by === 'gravity' || by === 'filler cap') ? { ...figures, drive: 'fall' } : figures;

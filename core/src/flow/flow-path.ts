@@ -40,7 +40,7 @@ export function pathOf({ ways, pieces }: AssembledLine): FlowPath | undefined {
   for (const way of ways) {
     if (!way.fittings) return undefined;
     for (const placed of way.fittings) {
-      const one = throughFitting(way, placed, placed.fitting.boreMm ?? leastOf(placed.fitting, placed.inEnd, placed.outEnd));
+      const one = throughFitting(way, placed, placed.fitting.boreMm ?? narrowestOf(placed.fitting, placed.inEnd, placed.outEnd));
       if (one) passed.push(one);
       else unknown.push(placed.fitting.name);
     }
@@ -112,10 +112,10 @@ function throughFitting({ at }: AssembledWay, { key, fitting, inEnd, outEnd }: K
 }
 
 function boreOf({ fitting, inEnd, outEnd }: KeyedFitting): number {
-  return fitting.boreMm ?? leastOf(fitting, inEnd, outEnd);
+  return fitting.boreMm ?? narrowestOf(fitting, inEnd, outEnd);
 }
 
-function leastOf(fitting: Fitting, inEnd: number, outEnd: number): number {
+function narrowestOf(fitting: Fitting, inEnd: number, outEnd: number): number {
   return Math.min(...[inEnd, outEnd].map((end) => passes(fitting.ends[end]!)));
 }
 

@@ -6,7 +6,7 @@ import type { LineSizing, SizeRun } from './size-line.js';
 import { turboNeeds } from './turbo.js';
 import { lpm, percent, practiceOf, reasonOf, saysOf } from './sizing-words.js';
 import { bearingOf } from './what-feeds.js';
-import { quantity } from '../units/index.js';
+import { quantity, roundedUp } from '../units/index.js';
 
 /** `fails`: not to be taken. `tight`: it does, and something speaks against it. `open`: it cannot be reckoned yet. */
 export type SizeVerdictId = 'passes' | 'tight' | 'fails' | 'open';
@@ -126,7 +126,7 @@ function heldByFeed(run: SizeRun, widest: SizeRun, { figures }: LineDuty, line: 
   const share = (o: RunOutcome | undefined, least: number): number =>
     o && best(o.state.id) > 0 ? o.flowLpm / best(o.state.id) - least : 0;
   const need = line.line.service === 'turbo-feed' ? turboNeeds[bearingOf(line)] : undefined;
-  const fast = hot && figures.mostMs !== undefined ? 1 - hot.hoseMs / figures.mostMs : 0;
+  const fast = hot && figures.maxMs !== undefined ? 1 - hot.hoseMs / figures.maxMs : 0;
   return [
     ...(cold
       ? [
@@ -154,7 +154,7 @@ function heldByFeed(run: SizeRun, widest: SizeRun, { figures }: LineDuty, line: 
           {
             left: fast,
             short: 'too fast',
-            words: `${quantity(hot!.hoseMs.toFixed(1), 'm/s')}; ${quantity(figures.mostMs!, 'm/s')} are usual at most`,
+            words: `${quantity(hot!.hoseMs.toFixed(1), 'm/s')}; ${quantity(figures.maxMs!, 'm/s')} are usual at most`,
           },
         ]
       : []),
@@ -174,27 +174,27 @@ function heldByFeed(run: SizeRun, widest: SizeRun, { figures }: LineDuty, line: 
 function heldByPump(run: SizeRun, { figures }: LineDuty): Held[] {
   return run.outcomes.flatMap((o): Held[] => {
     const cold = o.state.id === 'cold';
-    const mostBar = cold ? figures.mostColdBar : figures.mostLossBar;
+    const maxBar = cold ? figures.maxColdBar : figures.maxLossBar;
     const fast = o.loss.fastestMs;
     return [
-      ...(mostBar === undefined
+      ...(maxBar === undefined
         ? []
         : [
             {
-              left: 1 - o.loss.lossBar / mostBar,
+              left: 1 - o.loss.lossBar / maxBar,
               short: cold ? 'too thick cold' : 'takes too much',
-              words: `${o.state.name} it takes ${quantity(o.loss.lossBar.toFixed(2), 'bar')}; ${quantity(mostBar, 'bar')} are usual at most`,
+              words: `${o.state.name} it takes ${quantity(o.loss.lossBar.toFixed(2), 'bar')}; ${quantity(maxBar, 'bar')} are usual at most`,
             },
           ]),
-      ...(figures.mostMs === undefined || cold
+      ...(figures.maxMs === undefined || cold
         ? []
         : [
             {
-              left: 1 - o.hoseMs / figures.mostMs,
+              left: 1 - o.hoseMs / figures.maxMs,
               short: 'too fast',
-              words: `${quantity(o.hoseMs.toFixed(1), 'm/s')} in the hose; ${quantity(figures.mostMs, 'm/s')} are usual at most`,
+              words: `${quantity(o.hoseMs.toFixed(1), 'm/s')} in the hose; ${quantity(figures.maxMs, 'm/s')} are usual at most`,
             },
-            ...(o.hoseMs <= figures.mostMs && fast > figures.mostMs
+            ...(o.hoseMs <= figures.maxMs && fast > figures.maxMs
               ? [
                   {
                     left: -1,
@@ -210,15 +210,15 @@ function heldByPump(run: SizeRun, { figures }: LineDuty): Held[] {
 }
 
 function heldBySuction(run: SizeRun, { figures }: LineDuty): Held[] {
-  const [leastWarm, leastCold] = figures.leastAbsBar ?? [0.8, 0.6];
+  const [minWarm, minCold] = figures.minAbsBar ?? [0.8, 0.6];
   return run.outcomes.flatMap((o): Held[] => {
-    const least = o.state.id === 'cold' ? leastCold : leastWarm;
-    const fast = figures.mostMs === undefined || o.state.id === 'cold' ? 0 : 1 - o.hoseMs / figures.mostMs;
+    const least = o.state.id === 'cold' ? minCold : minWarm;
+    const fast = figures.maxMs === undefined || o.state.id === 'cold' ? 0 : 1 - o.hoseMs / figures.maxMs;
     return [
       {
         left: (o.absBar! - least) / least,
         short: o.state.id === 'cold' ? 'starves cold' : 'starves the pump',
-        words: `${o.state.name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; ${quantity(least, 'bar')} are the least`,
+        words: `${o.state.name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; ${roundedUp(least, 'bar')} are the least`,
       },
       ...(fast < 0
         ? [
@@ -226,7 +226,7 @@ function heldBySuction(run: SizeRun, { figures }: LineDuty): Held[] {
               left: fast,
               soft: true as const,
               short: 'fast for suction',
-              words: `${quantity(o.hoseMs.toFixed(1), 'm/s')}; under ${quantity(figures.mostMs!, 'm/s')} is usual`,
+              words: `${quantity(o.hoseMs.toFixed(1), 'm/s')}; under ${quantity(figures.maxMs!, 'm/s')} is usual`,
             },
           ]
         : []),

@@ -143,7 +143,7 @@ describe('hose that is clamped', () => {
     expect(couplerHold(joint).holds).toBe(true);
     expect(couplerHold({ ...joint, boostBar: 2.5 })).toMatchObject({ holds: false, words: expect.stringMatching(/roll a bead/) });
     expect(couplerHold({ ...joint, boostBar: 2.5, beaded: true }).holds).toBe(true);
-    expect(couplerHold({ ...joint, insertedMm: 20, beaded: true })).toMatchObject({ holds: false, leastInsertedMm: 43 });
+    expect(couplerHold({ ...joint, insertedMm: 20, beaded: true })).toMatchObject({ holds: false, minInsertedMm: 43 });
     expect(() => couplerHold({ ...joint, pipeMm: 0 })).toThrow(FlowFigureError);
   });
 

@@ -1,6 +1,6 @@
 import type { FluidId } from '../fluids/index.js';
 import { constructionById, type Hose } from '../hose/index.js';
-import { quantity } from '../units/index.js';
+import { quantity, roundedDown, roundedUp } from '../units/index.js';
 
 /** What a hose must bear at its place. */
 export interface HoseDuty {
@@ -84,23 +84,23 @@ function refusalsOf(
   const round = (bar: number): number => Math.floor(bar * 10) / 10;
   return [
     ...(fluids.includes(fluid) ? [] : [`${name} is not made for ${fluid}`]),
-    ...(hottestC <= hose.maxTempC ? [] : [`it bears ${quantity(hose.maxTempC, '°C')}, and it gets to ${quantity(hottestC, '°C')}`]),
+    ...(hottestC <= hose.maxTempC ? [] : [`it bears ${roundedDown(hose.maxTempC, '°C')}, and it gets to ${roundedUp(hottestC, '°C')}`]),
     ...(coldestC === undefined || coldestC >= hose.minTempC
       ? []
-      : [`it is good to ${quantity(hose.minTempC, '°C')}, and it gets to ${quantity(coldestC, '°C')}`]),
+      : [`it is good to ${roundedUp(hose.minTempC, '°C')}, and it gets to ${roundedDown(coldestC, '°C')}`]),
     ...(hottestC > hose.maxTempC || bearsBar >= pressureBar
       ? []
       : [
-          `at ${quantity(hottestC, '°C')} it bears ${quantity(round(bearsBar), 'bar')}, and ${quantity(pressureBar, 'bar')} may stand in it`,
+          `at ${quantity(hottestC, '°C')} it bears ${roundedDown(round(bearsBar), 'bar')}, and ${roundedUp(pressureBar, 'bar')} may stand in it`,
         ]),
     ...(suckedBar === undefined || hose.vacuumBar === undefined || hose.vacuumBar >= suckedBar
       ? []
-      : [`it collapses: sucked by ${quantity(suckedBar, 'bar')}, and it bears ${quantity(hose.vacuumBar, 'bar')}`]),
+      : [`it collapses: sucked by ${roundedUp(suckedBar, 'bar')}, and it bears ${roundedDown(hose.vacuumBar, 'bar')}`]),
     ...(bendMm === undefined || hose.bendRadiusMm <= bendMm
       ? []
-      : [`it bends at ${quantity(hose.bendRadiusMm, 'mm')}, and the route asks for ${quantity(bendMm, 'mm')}`]),
+      : [`it bends at ${roundedUp(hose.bendRadiusMm, 'mm')}, and the route asks for ${roundedDown(bendMm, 'mm')}`]),
     ...(leastBoreMm === undefined || hose.boreMm >= leastBoreMm
       ? []
-      : [`its bore is ${quantity(hose.boreMm, 'mm')}, and ${quantity(leastBoreMm, 'mm')} are asked for`]),
+      : [`its bore is ${roundedDown(hose.boreMm, 'mm')}, and ${roundedUp(leastBoreMm, 'mm')} are asked for`]),
   ];
 }

@@ -20,18 +20,18 @@ export interface ServiceFigures {
   /** How far below the air around it may be sucked, bar. */
   readonly suckedBar?: number;
   /** Least absolute pressure at the pump it leads to: warm, and at a cold start; bar. */
-  readonly leastAbsBar?: readonly [warm: number, cold: number];
+  readonly minAbsBar?: readonly [warm: number, cold: number];
   /** The hottest that runs in it, °C. */
   readonly hottestC: number;
   /** Fastest that it should run, m/s. */
-  readonly mostMs?: number;
+  readonly maxMs?: number;
   /** Most that the line should take, warm, bar; and at a cold start. */
-  readonly mostLossBar?: number;
-  readonly mostColdBar?: number;
+  readonly maxLossBar?: number;
+  readonly maxColdBar?: number;
   /** Constructions that are usual, the first choice first. */
   readonly usual: readonly string[];
   /** Dash sizes that are usual. */
-  readonly dashes: readonly [least: number, most: number];
+  readonly dashes: readonly [min: number, max: number];
   readonly source: string;
 }
 
@@ -50,8 +50,8 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowLpm: 2,
     pressureBar: 6,
     hottestC: 140,
-    mostMs: 6,
-    mostLossBar: 1,
+    maxMs: 6,
+    maxLossBar: 1,
     usual: ['ptfe', 'crimped-ptfe', 'steel-tube'],
     dashes: [3, 6],
     source: `common practice: ${quantity('0.5', 'L/min', 1)} for ball bearings, ${quantity('1.5', 'L/min', 4)} for journals`,
@@ -73,9 +73,9 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowFrom: 'oil pump',
     pressureBar: 0.5,
     suckedBar: 0.4,
-    leastAbsBar: [0.6, 0.5],
+    minAbsBar: [0.6, 0.5],
     hottestC: 130,
-    mostMs: 3,
+    maxMs: 3,
     usual: WIDE,
     dashes: [10, 16],
     source: `common practice: oil and air together, a stage sucks more than the pressure pump gives; ${quantity('0.6', 'bar')} absolute`,
@@ -87,10 +87,10 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowFrom: 'oil pump',
     pressureBar: 0.5,
     suckedBar: 0.4,
-    leastAbsBar: [0.8, 0.6],
+    minAbsBar: [0.8, 0.6],
     hottestC: 130,
-    mostMs: 1.2,
-    mostLossBar: 0.15,
+    maxMs: 1.2,
+    maxLossBar: 0.15,
     usual: ['rubber', 'ptfe', 'oil'],
     dashes: [12, 20],
     source: SUCKED,
@@ -105,8 +105,8 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowLpm: 2,
     pressureBar: 8,
     hottestC: 130,
-    mostMs: 6,
-    mostLossBar: 1,
+    maxMs: 6,
+    maxLossBar: 1,
     usual: ['ptfe', 'rubber', 'crimped-ptfe'],
     dashes: [4, 6],
     source: `common practice: ${quantity(1, 'L/min', 4)}, set by the orifice of the filter`,
@@ -128,9 +128,9 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowFrom: 'oil pump',
     pressureBar: 2,
     hottestC: 130,
-    mostMs: 3,
-    mostLossBar: 0.3,
-    mostColdBar: 1,
+    maxMs: 3,
+    maxLossBar: 0.3,
+    maxColdBar: 1,
     usual: ['rubber', 'pushon', 'ptfe', 'oil'],
     dashes: [10, 16],
     source: `common practice: returns ${quantity(1, 'm/s', 3)}`,
@@ -142,9 +142,9 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowFrom: 'oil pump',
     pressureBar: 2,
     hottestC: 130,
-    mostMs: 3,
-    mostLossBar: 0.3,
-    mostColdBar: 1,
+    maxMs: 3,
+    maxLossBar: 0.3,
+    maxColdBar: 1,
     usual: ['rubber', 'pushon', 'ptfe', 'oil'],
     dashes: [10, 16],
     source: `common practice: as a return, ${quantity(1, 'm/s', 3)}`,
@@ -156,8 +156,8 @@ export const serviceFigures: readonly ServiceFigures[] = [
     pressureBar: 0.2,
     suckedBar: 0.2,
     hottestC: 120,
-    mostMs: 15,
-    mostLossBar: 0.01,
+    maxMs: 15,
+    maxLossBar: 0.01,
     usual: ['oil', 'pushon', 'rubber'],
     dashes: [10, 16],
     source: `common practice: ${quantity('0.5', 'L/min')} of blow-by for each kW of power, and no more than ${quantity(10, 'mbar')} in the crankcase`,
@@ -190,9 +190,9 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowFrom: 'power, fuel',
     pressureBar: 6,
     hottestC: 80,
-    mostMs: 2.5,
-    mostLossBar: 0.2,
-    mostColdBar: 0.3,
+    maxMs: 2.5,
+    maxLossBar: 0.2,
+    maxColdBar: 0.3,
     usual: ['ptfe', 'crimped-ptfe', 'fuel', 'steel-tube'],
     dashes: [5, 8],
     source: 'common practice: injection by rail, the pump gives about twice what full power burns',
@@ -204,9 +204,9 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowFrom: 'power, fuel',
     pressureBar: 1,
     hottestC: 90,
-    mostMs: 2,
-    mostLossBar: 0.1,
-    mostColdBar: 0.15,
+    maxMs: 2,
+    maxLossBar: 0.1,
+    maxColdBar: 0.15,
     usual: ['ptfe', 'fuel', 'steel-tube'],
     dashes: [5, 8],
     source: 'common practice: at idle nearly all comes back, and lifts the pressure of the rail by what the line takes',
@@ -257,8 +257,8 @@ export const serviceFigures: readonly ServiceFigures[] = [
     flowFrom: 'power, air',
     pressureBar: 2,
     hottestC: 180,
-    mostMs: 100,
-    mostLossBar: 0.03,
+    maxMs: 100,
+    maxLossBar: 0.03,
     usual: ['charge', 'silicone'],
     dashes: [24, 64],
     source: `common practice: under ${quantity(100, 'm/s')}; hot before the cooler, ${quantity(60, '°C')} behind it`,
@@ -274,7 +274,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
   },
 ];
 
-function oilByPump(service: ServiceId, mostLossBar: number, dashes: readonly [number, number], source: string): ServiceFigures {
+function oilByPump(service: ServiceId, maxLossBar: number, dashes: readonly [number, number], source: string): ServiceFigures {
   return {
     service,
     drive: 'flow',
@@ -282,9 +282,9 @@ function oilByPump(service: ServiceId, mostLossBar: number, dashes: readonly [nu
     flowFrom: 'oil pump',
     pressureBar: 8,
     hottestC: 140,
-    mostMs: 6,
-    mostLossBar,
-    mostColdBar: 3,
+    maxMs: 6,
+    maxLossBar,
+    maxColdBar: 3,
     usual: OIL,
     dashes,
     source,
@@ -298,9 +298,9 @@ function water(service: ServiceId, flowLpm: number, dashes: readonly [number, nu
     flowLpm,
     pressureBar: 1.8,
     hottestC: 115,
-    mostMs: 3,
-    mostLossBar: 0.2,
-    mostColdBar: 0.4,
+    maxMs: 3,
+    maxLossBar: 0.2,
+    maxColdBar: 0.4,
     usual: ['coolant', 'silicone', 'rubber', 'ptfe'],
     dashes,
     source: WATER,

@@ -137,9 +137,9 @@ function isBad(id: SizingRowId, column: SizeColumn, value: number | undefined, {
   if (value === undefined) return false;
   const [what, state] = split(id);
   const cold = state === 'cold';
-  if (what === 'speed') return figures.mostMs !== undefined && value > figures.mostMs;
-  if (what === 'loss') return value > ((cold ? figures.mostColdBar : figures.mostLossBar) ?? Infinity);
-  if (what === 'abs') return figures.leastAbsBar !== undefined && value < figures.leastAbsBar[cold ? 1 : 0];
+  if (what === 'speed') return figures.maxMs !== undefined && value > figures.maxMs;
+  if (what === 'loss') return value > ((cold ? figures.maxColdBar : figures.maxLossBar) ?? Infinity);
+  if (what === 'abs') return figures.minAbsBar !== undefined && value < figures.minAbsBar[cold ? 1 : 0];
   if (what === 'carries') return value < (outcomeIn(column, state)?.flowLpm ?? 0);
   if (what === 'bears') return value < pressure.value;
   if (what === 'margin') return value < 0;

@@ -13,11 +13,11 @@ export type Bearing = NonNullable<LineFlow['bearing']>;
 export interface TurboNeed {
   readonly name: string;
   /** Hot, at most revs, L/min. */
-  readonly lpm: readonly [least: number, most: number];
+  readonly lpm: readonly [min: number, max: number];
   /** What its bearings are like to the oil: holes that feed them, and clearances that it creeps through. */
   readonly bearings: readonly Passed[];
   /** Bore of the restrictor it usually has, mm; none where it needs none. */
-  readonly usualRestrictorMm?: readonly [least: number, most: number];
+  readonly usualRestrictorMm?: readonly [min: number, max: number];
   readonly source: string;
 }
 

@@ -27,7 +27,7 @@ export interface CutEnd {
 }
 
 /** The shortest hose that can be made up between two ends, mm: both insertion lengths and a gap. */
-export function leastCutMm(endA: CutEnd, endB: CutEnd): number {
+export function minCutMm(endA: CutEnd, endB: CutEnd): number {
   return Math.max(SHORTEST_CUT_MM, (endA.socketLengthMm ?? 0) + (endB.socketLengthMm ?? 0) + SOCKET_GAP_MM);
 }
 
@@ -59,7 +59,7 @@ export function cutLength({ assemblyLengthMm, endA, endB, slackPercent = 0 }: Cu
   if (!(slackPercent >= 0 && slackPercent <= 20)) throw new CutLengthError('Slack must lie between 0 and 20 %.', 'Two per cent is common.');
   const free = assemblyLengthMm - endA.aMm - endB.aMm;
   const cut = free * (1 + slackPercent / 100);
-  const least = leastCutMm(endA, endB);
+  const least = minCutMm(endA, endB);
   if (cut < least - 1e-9)
     throw new CutLengthError(
       `Between these ends only ${taped(Math.max(0, Math.round(cut)))} of hose would be left, and their sockets and a gap take ${taped(Math.ceil(least))}.`,

@@ -1,5 +1,5 @@
 import type { FluidId } from '../fluids/index.js';
-import { formatDash, formatQuantity, type UnitSystem, quantity } from '../units/index.js';
+import { formatDash, formatQuantity, quantity, type QuantityKind, type UnitSystem } from '../units/index.js';
 import type { Hose as HoseRow, HoseEnd as EndRow } from './hose-schema.js';
 
 export type { Hose, HoseEnd } from './hose-schema.js';
@@ -149,6 +149,8 @@ export function constructionById(id: string): Construction {
 
 /** What a hose bears, in a line: `up to 55 bar, −54 to 204 °C, bends at 165 mm`. */
 export function hoseLimits({ workingBar, minTempC, maxTempC, bendRadiusMm }: HoseRow, system: UnitSystem = 'metric'): string {
-  const heat = `${formatQuantity(minTempC, 'temperature', system, { bare: true })} to ${formatQuantity(maxTempC, 'temperature', system)}`;
-  return `up to ${formatQuantity(workingBar, 'pressure', system, { decimals: 0 })}, ${heat}, bends at ${formatQuantity(bendRadiusMm, 'length', system)}`;
+  const shown = (value: number, kind: QuantityKind, toward: 'down' | 'up', bare = false): string =>
+    formatQuantity(value, kind, system, { toward, bare });
+  const heat = `${shown(minTempC, 'temperature', 'up', true)} to ${shown(maxTempC, 'temperature', 'down')}`;
+  return `up to ${shown(workingBar, 'pressure', 'down')}, ${heat}, bends at ${formatQuantity(bendRadiusMm, 'length', system, { up: true })}`;
 }

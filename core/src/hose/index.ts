@@ -18,7 +18,7 @@ export {
   cutLength,
   CutLengthError,
   formatCut,
-  leastCutMm,
+  minCutMm,
   LONGEST_LINE_MM,
   SHORTEST_CUT_MM,
   SOCKET_GAP_MM,

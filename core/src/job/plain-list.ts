@@ -95,9 +95,9 @@ function fieldColumn(field: PartField): PlainColumn {
 }
 
 function readField(field: PartField): (text: string) => unknown {
-  const { type, choices = [], least = -Infinity, most = Infinity, whole } = field;
+  const { type, choices = [], min = -Infinity, max = Infinity, whole } = field;
   const bounded = (value: number): number => {
-    if (value < least || value > most) throw new CellError(`${value} does not lie between ${least} and ${most}.`);
+    if (value < min || value > max) throw new CellError(`${value} does not lie between ${min} and ${max}.`);
     return value;
   };
   if (type === 'choice') return readOneOf(choices);

@@ -9,7 +9,7 @@ import {
   type HoseEnd,
 } from '../hose/index.js';
 import { fluidOf, stackOf, type Line, type Piece } from '../job/index.js';
-import { formatDash, quantity, taped } from '../units/index.js';
+import { formatDash, roundedDown, taped } from '../units/index.js';
 import type { AssembledPiece, AssembledWay, CutArithmetic } from './assembled-line.js';
 import { finding, type Finding, type LineRule, type Remedy } from './findings.js';
 import type { Lookups } from './lookups.js';
@@ -187,7 +187,10 @@ function checkFluid(line: Line, hose: Hose, say: Say): void {
   const known = line.service !== 'other' || line.fluid !== undefined;
   if (known && !fluids.includes(fluid)) say('hose-not-for-fluid', `${capital(name)} is not made for ${fluid}.`);
   else if (known && fluid === 'vacuum' && hose.vacuumBar !== undefined && hose.vacuumBar < LEAST_VACUUM_BAR)
-    say('hose-not-for-fluid', `${hose.name} collapses under vacuum: it bears ${quantity(hose.vacuumBar, 'bar')} below the air around it.`);
+    say(
+      'hose-not-for-fluid',
+      `${hose.name} collapses under vacuum: it bears ${roundedDown(hose.vacuumBar, 'bar')} below the air around it.`,
+    );
 }
 
 function sayOf(line: Line, piece: Piece, findings: Finding[]): Say {

@@ -144,7 +144,7 @@ interface Level {
  * More than is needed is bought where that reaches a least order, or a free carriage: of that never more than the carriage is worth. A wider bound
  * would be no less right, and take much longer to prove.
  */
-function mostPacks(needed: number, packMinor: number, supplier: Supplier | undefined): number {
+function maxPacks(needed: number, packMinor: number, supplier: Supplier | undefined): number {
   if (!supplier || packMinor === 0) return needed;
   const { carriageMinor, leastOrderMinor = 0, freeFromMinor = 0 } = supplier;
   const spared = Math.min(Math.ceil(freeFromMinor / packMinor), needed + Math.ceil(carriageMinor / packMinor));
@@ -164,7 +164,7 @@ function programOf({ needs, offers, suppliers, goal }: OrderProblem): { mip: Mip
     offer.prices.forEach((price, k) => {
       const [name, at] = [`n${o}_${k}`, `z${o}_${k}`];
       const next = offer.prices[k + 1];
-      const until = next ? next.fromPacks - 1 : mostPacks(Math.max(packs, price.fromPacks), price.packMinor, supplier);
+      const until = next ? next.fromPacks - 1 : maxPacks(Math.max(packs, price.fromPacks), price.packMinor, supplier);
       levels.push({ offer, price, name });
       whole.push(name, at);
       most.set(at, 1);

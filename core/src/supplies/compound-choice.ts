@@ -1,7 +1,7 @@
 import type { FluidId } from '../fluids/index.js';
 import { compounds, type Compound, type SealantPlace } from '../seals/index.js';
 import { usualSealRules, type SealRules } from './seal-rules.js';
-import { quantity } from '../units/index.js';
+import { roundedDown, roundedUp } from '../units/index.js';
 
 /** Where a seal sits: what it must bear. */
 export interface SealUse {
@@ -29,7 +29,7 @@ export function listed(rules: SealRules): Compound[] {
 export function refusal({ fluids, maxC, note }: Compound, fluid: FluidId, hotC: number): string | undefined {
   if (fluids[fluid] === 'never') return `${fluid} takes it apart`;
   if (fluids[fluid] === 'short') return `it does not last in ${fluid}: ${note.charAt(0).toLowerCase()}${note.slice(1).replace(/\.$/, '')}`;
-  return hotC > maxC ? `it bears ${quantity(maxC, '°C')}, and ${fluid} gets to ${quantity(hotC, '°C')} here` : undefined;
+  return hotC > maxC ? `it bears ${roundedDown(maxC, '°C')}, and ${fluid} gets to ${roundedUp(hotC, '°C')} here` : undefined;
 }
 
 /** What stands before the one that is taken in the shop's list, with the reasons; all of it where none is. */

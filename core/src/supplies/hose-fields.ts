@@ -1,7 +1,7 @@
 import { constructions } from '../hose/index.js';
 import type { PartField } from './part-field.js';
 
-const mm = (name: string, label: string, least = 0): PartField => ({ name, label, type: 'mm', required: true, least, most: 5000 });
+const mm = (name: string, label: string, min = 0): PartField => ({ name, label, type: 'mm', required: true, min, max: 5000 });
 const construction: PartField = {
   name: 'construction',
   label: 'Construction',
@@ -9,9 +9,9 @@ const construction: PartField = {
   choices: constructions.map((c) => c.id),
   required: true,
 };
-const dash: PartField = { name: 'dash', label: 'Size, sixteenths', type: 'number', required: true, least: 1, most: 64, whole: true };
-const metricBore: PartField = { name: 'metricMm', label: 'Metric bore it is called by', type: 'mm', least: 1, most: 120 };
-const celsius = (name: string, label: string): PartField => ({ name, label, type: 'celsius', required: true, least: -100, most: 500 });
+const dash: PartField = { name: 'dash', label: 'Size, sixteenths', type: 'number', required: true, min: 1, max: 64, whole: true };
+const metricBore: PartField = { name: 'metricMm', label: 'Metric bore it is called by', type: 'mm', min: 1, max: 120 };
+const celsius = (name: string, label: string): PartField => ({ name, label, type: 'celsius', required: true, min: -100, max: 500 });
 
 /** What a hose by the metre says of itself. */
 export const hoseFields: readonly PartField[] = [
@@ -21,10 +21,10 @@ export const hoseFields: readonly PartField[] = [
   mm('boreMm', 'Bore'),
   mm('outsideMm', 'Outside diameter'),
   mm('bendRadiusMm', 'Least bend radius'),
-  { name: 'workingBar', label: 'Working pressure', type: 'bar', required: true, least: 0, most: 2000 },
-  { name: 'burstBar', label: 'Least burst pressure', type: 'bar', least: 0, most: 8000 },
-  { name: 'vacuumBar', label: 'Vacuum it bears', type: 'bar', least: 0, most: 1 },
-  { name: 'massGPerM', label: 'Mass, grams a metre', type: 'number', least: 0, most: 50_000 },
+  { name: 'workingBar', label: 'Working pressure', type: 'bar', required: true, min: 0, max: 2000 },
+  { name: 'burstBar', label: 'Least burst pressure', type: 'bar', min: 0, max: 8000 },
+  { name: 'vacuumBar', label: 'Vacuum it bears', type: 'bar', min: 0, max: 1 },
+  { name: 'massGPerM', label: 'Mass, grams a metre', type: 'number', min: 0, max: 50_000 },
   celsius('minTempC', 'Lowest temperature'),
   celsius('maxTempC', 'Highest temperature'),
 ];
@@ -34,7 +34,7 @@ export const hoseEndFields: readonly PartField[] = [
   construction,
   dash,
   metricBore,
-  { name: 'angleDeg', label: 'Angle, degrees', type: 'number', required: true, least: 0, most: 180 },
+  { name: 'angleDeg', label: 'Angle, degrees', type: 'number', required: true, min: 0, max: 180 },
   mm('aMm', 'A: from where the hose bottoms to the seat', -500),
   mm('bMm', 'B: from the hose axis to the seat'),
   mm('hexMm', 'Across flats'),

@@ -7,7 +7,7 @@ export interface PartField {
   /** Of a choice. */
   readonly choices?: readonly string[];
   /** Of a figure. */
-  readonly least?: number;
-  readonly most?: number;
+  readonly min?: number;
+  readonly max?: number;
   readonly whole?: true;
 }

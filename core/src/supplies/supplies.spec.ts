@@ -27,7 +27,7 @@ import {
   usualSealRules,
   type Supply,
 } from './index.js';
-import { quantity } from '../units/index.js';
+import { roundedDown, roundedUp } from '../units/index.js';
 
 const supplies = standardSupplies();
 
@@ -109,7 +109,7 @@ describe('what to take for a joint', () => {
     const nitrileFirst = { ...usualSealRules, rings: ['nbr', 'fkm'] } as typeof usualSealRules;
     expect(specify(ring, { fluid: 'engine oil', hotC: 140 }, supplies, nitrileFirst)).toMatchObject({
       name: 'O-ring FKM AS568-906',
-      refused: [{ name: 'nitrile (NBR)', why: `it bears ${quantity(110, '°C')}, and engine oil gets to ${quantity(140, '°C')} here` }],
+      refused: [{ name: 'nitrile (NBR)', why: `it bears ${roundedDown(110, '°C')}, and engine oil gets to ${roundedUp(140, '°C')} here` }],
     });
     expect(specify(ring, { fluid: 'petrol with alcohol' }, supplies).refused!.length).toBe(usualSealRules.rings.length);
   });

@@ -17,8 +17,8 @@ const mm = (name: string, label: string, required = false): PartField => ({
   name,
   label,
   type: 'mm',
-  least: 0,
-  most: 5000,
+  min: 0,
+  max: 5000,
   ...(required ? { required: true as const } : {}),
 });
 const size: PartField = { name: 'size', label: 'Size', type: 'text', required: true };
@@ -31,8 +31,8 @@ const compound = (required: boolean): PartField => ({
   ...(required ? { required: true as const } : {}),
 });
 const heat: readonly PartField[] = [
-  { name: 'minC', label: 'Lowest temperature', type: 'celsius', least: -273, most: 1000 },
-  { name: 'maxC', label: 'Highest temperature', type: 'celsius', least: -273, most: 1000 },
+  { name: 'minC', label: 'Lowest temperature', type: 'celsius', min: -273, max: 1000 },
+  { name: 'maxC', label: 'Highest temperature', type: 'celsius', min: -273, max: 1000 },
 ];
 const fluids: PartField = { name: 'fluids', label: 'Made for', type: 'fluids' };
 const choice = (name: string, label: string, choices: readonly string[]): PartField => ({
@@ -81,8 +81,8 @@ const table = [
       choice('style', 'Form', ['liquid', 'tape', 'paste']),
       fluids,
       ...heat,
-      { name: 'cureHours', label: 'Cures in, hours', type: 'number', least: 0, most: 1000 },
-      { name: 'joints', label: 'Joints a pack', type: 'number', least: 1, most: 10_000, whole: true },
+      { name: 'cureHours', label: 'Cures in, hours', type: 'number', min: 0, max: 1000 },
+      { name: 'joints', label: 'Joints a pack', type: 'number', min: 1, max: 10_000, whole: true },
     ],
   },
   {
@@ -119,7 +119,7 @@ const table = [
       mm('outsideMm', 'Outside diameter', true),
       mm('wallMm', 'Wall', true),
       material,
-      { name: 'workingBar', label: 'Working pressure', type: 'bar', least: 0, most: 2000 },
+      { name: 'workingBar', label: 'Working pressure', type: 'bar', min: 0, max: 2000 },
     ],
   },
   {

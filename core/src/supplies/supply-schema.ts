@@ -7,8 +7,8 @@ import { supplyKinds, type SupplyKindId } from './supply-kinds.js';
 
 /** The schema of one field. */
 export function fieldSchema(field: PartField): TSchema {
-  const { least, most, whole } = field;
-  const bounds = { ...(least === undefined ? {} : { minimum: least }), ...(most === undefined ? {} : { maximum: most }) };
+  const { min, max, whole } = field;
+  const bounds = { ...(min === undefined ? {} : { minimum: min }), ...(max === undefined ? {} : { maximum: max }) };
   switch (field.type) {
     case 'choice':
       return OneOf(field.choices as readonly [string, ...string[]]);

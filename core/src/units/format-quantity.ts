@@ -31,6 +31,8 @@ export interface FormatOptions {
   readonly inchDecimals?: number;
   /** Inches as a fraction are rounded up: what is cut to it is never short. */
   readonly up?: boolean;
+  /** Rounded to one side, where the nearest might hurt: what is borne `down`, what has to be borne `up`. Decimals only. */
+  readonly toward?: 'down' | 'up' | undefined;
   /** Leave the unit away (it stands in the column's head). */
   readonly bare?: boolean;
 }
@@ -45,8 +47,8 @@ export function formatQuantity(value: number, kind: QuantityKind, system: UnitSy
     symbol === 'in'
       ? options.inchDecimals === undefined
         ? formatInches(value / unitBySymbol('in').factor, options.denominator ?? 16, options.up)
-        : formatDecimal(value / unitBySymbol('in').factor, options.inchDecimals)
-      : formatDecimal(convert(value, baseSymbol(kind), symbol), options.decimals ?? DECIMALS[symbol] ?? 1);
+        : formatDecimal(value / unitBySymbol('in').factor, options.inchDecimals, options.toward)
+      : formatDecimal(convert(value, baseSymbol(kind), symbol), options.decimals ?? DECIMALS[symbol] ?? 1, options.toward);
   if (options.bare) return number;
   return symbol === '°' ? `${number}°` : `${number}${THIN_SPACE}${symbol}`;
 }
@@ -64,10 +66,15 @@ export function formatRun(mm: number, system: UnitSystem = 'metric'): string {
 }
 
 /** A plain decimal, trailing zeros dropped, with a true minus sign: `−12.5`. */
-export function formatDecimal(value: number, decimals: number): string {
-  const text = Math.abs(value).toFixed(decimals);
+export function formatDecimal(value: number, decimals: number, toward?: FormatOptions['toward']): string {
+  const text = Math.abs(toward ? toSide(value, 10 ** decimals, toward) : value).toFixed(decimals);
   const shown = text.includes('.') ? text.replace(/\.?0+$/, '') : text;
   return value < 0 && Number(shown) !== 0 ? `${MINUS}${shown}` : shown;
+}
+
+/** Rounded to its side in steps of 1 / `steps`; a hair beyond a step is the reckoning's, not the figure's. */
+function toSide(value: number, steps: number, toward: 'down' | 'up'): number {
+  return (toward === 'down' ? Math.floor(value * steps + 1e-6) : Math.ceil(value * steps - 1e-6)) / steps;
 }
 
 /** Inches as a shop says them: `26 1/8`, `5/16`, rounded to the denominator, or up to it. */

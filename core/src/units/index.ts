@@ -4,4 +4,4 @@ export { parseQuantity, type ParsedQuantity, type QuantityOptions } from './pars
 export { formatQuantity, formatBoth, formatDecimal, formatInches, formatRun, type FormatOptions } from './format-quantity.js';
 export { formatDash, dashToMm, dashToFraction } from './dash-size.js';
 export { fractionToNumber } from './fraction.js';
-export { hasQuantities, inHouseUnits, quantity, taped } from './quantity.js';
+export { hasQuantities, inHouseUnits, quantity, roundedDown, roundedUp, taped } from './quantity.js';

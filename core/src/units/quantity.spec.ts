@@ -1,4 +1,4 @@
-import { hasQuantities, inHouseUnits, quantity, taped } from './quantity.js';
+import { hasQuantities, inHouseUnits, quantity, roundedDown, roundedUp, taped } from './quantity.js';
 
 describe('a sentence in the units of the house', () => {
   it.each([
@@ -12,6 +12,10 @@ describe('a sentence in the units of the house', () => {
     [`${quantity(230, 'kW')} burn 0.32 kg/kWh`, '308 hp burn 0.32 kg/kWh'],
     [`no more than ${quantity(10, 'mbar')} in the crankcase`, 'no more than 0.15 psi in the crankcase'],
     [`${quantity(25, 'N·m')} in aluminium`, '18 lbf·ft in aluminium'],
+    [`it bears ${roundedDown(7, 'bar')}`, 'it bears 101 psi'],
+    [`${roundedUp(7, 'bar')} may stand in it`, '102 psi may stand in it'],
+    [`it bears ${roundedDown('3.4', 'bar')}`, 'it bears 49 psi'],
+    [`it is good to ${roundedUp(-40, '°C')}, and it gets to ${roundedDown(-41, '°C')}`, 'it is good to −40 °F, and it gets to −42 °F'],
     [`${taped(664)} seat to seat`, '26 1/8 in seat to seat'],
   ])('%s', (text, inch) => {
     expect(inHouseUnits(text, 'inch')).toBe(inch);

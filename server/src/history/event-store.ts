@@ -117,7 +117,7 @@ export interface News {
 }
 
 /** The changes after the given place of each scope, in order; not more than `most` of them. */
-export async function changesSince(db: Knex, places: Places, most: number, mostRows = MOST_ROWS_TOLD): Promise<News[]> {
+export async function changesSince(db: Knex, places: Places, most: number, maxRows = MOST_ROWS_TOLD): Promise<News[]> {
   if (places.size === 0) return [];
   const events = await db('events')
     .where((any) => {
@@ -127,7 +127,7 @@ export async function changesSince(db: Knex, places: Places, most: number, mostR
     .limit(most)
     .select<EventColumns[]>(...COLUMNS);
   const ids = events.map(({ id }) => id);
-  const large = new Set<number>(await db('event_rows').whereIn('event_id', ids).where('n', '>=', mostRows).distinct().pluck('event_id'));
+  const large = new Set<number>(await db('event_rows').whereIn('event_id', ids).where('n', '>=', maxRows).distinct().pluck('event_id'));
   const changes = await changesOf(
     db,
     events.filter(({ id }) => !large.has(id)),

@@ -28,12 +28,12 @@ export class LiveChanges {
 
   constructor(
     private readonly db: Knex,
-    private readonly most: number = rates.listeners,
+    private readonly max: number = rates.listeners,
   ) {}
 
   /** No room for another listener. */
   get full(): boolean {
-    return this.listeners.size >= this.most;
+    return this.listeners.size >= this.max;
   }
 
   /** @returns how to stop listening */

@@ -31,7 +31,7 @@ const NAME_KEPT = 'gewinde.apprentice';
   styleUrl: './drill.scss',
 })
 export class Drill {
-  protected readonly mostLetters = letters.drillAnswer;
+  protected readonly maxLetters = letters.drillAnswer;
   private readonly api = inject(Api);
   private readonly preferences = inject(Preferences);
   protected readonly store = inject(MeasurementStore);

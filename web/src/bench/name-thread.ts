@@ -18,7 +18,7 @@ import { ThreadMap } from './thread-map';
   styleUrl: './name-thread.scss',
 })
 export class NameThread {
-  protected readonly mostLetters = letters.drillAnswer;
+  protected readonly maxLetters = letters.drillAnswer;
   /** Inside the survey, a connector can be taken over; the side is that of the port. */
   readonly usable = input(false);
   readonly side = input<Side | null>(null);

@@ -11,26 +11,20 @@ import { QuantityInput } from '../shared/quantity-input';
     <div class="g-dialog">
       <h2 id="measured-title">{{ title() }}</h2>
       <form [formGroup]="form" (ngSubmit)="say()" novalidate>
-        <g-quantity-input
-          label="The piece, as measured"
-          kind="length"
-          [least]="1"
-          [most]="1000000"
-          [formControl]="form.controls.measuredMm"
-        />
+        <g-quantity-input label="The piece, as measured" kind="length" [min]="1" [max]="1000000" [formControl]="form.controls.measuredMm" />
         @if (!trimming()) {
           <g-quantity-input
             label="Cut off the end before it"
             kind="length"
-            [least]="0"
-            [most]="1000"
+            [min]="0"
+            [max]="1000"
             [formControl]="form.controls.trimmedMm"
           />
           <g-quantity-input
             label="Left of the length, if you measured it"
             kind="length"
-            [least]="0"
-            [most]="1000000"
+            [min]="0"
+            [max]="1000000"
             [formControl]="form.controls.leftMm"
           />
           <p class="quiet">What you measured goes before what is reckoned; what is to be cut is planned anew from it.</p>

@@ -19,13 +19,7 @@ import type { ShownPiece } from './bars';
       <h2 id="spoil-title">{{ piece()?.piece?.id }} is spoiled</h2>
       <form (submit)="say($event)" novalidate>
         <p>{{ costs() }}</p>
-        <g-quantity-input
-          label="Of it this much can be kept as an offcut"
-          kind="length"
-          [least]="0"
-          [most]="1000000"
-          [formControl]="keep"
-        />
+        <g-quantity-input label="Of it this much can be kept as an offcut" kind="length" [min]="0" [max]="1000000" [formControl]="keep" />
         @if (error(); as e) {
           <p class="g-error" role="alert">{{ e }}</p>
         }

@@ -12,6 +12,7 @@ import {
 import { assembleLine } from '@gewinde/core';
 import { catalogue, document, feed, withPiece, withWay } from '../../../core/testing/sample-job';
 import { answer, openSampleJob, render, settle, type OpenJob, type Rendered } from '../../test/open-job';
+import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { SolveDialog } from './solve-dialog';
 import { WaysTable } from './ways-table';
@@ -300,5 +301,16 @@ describe('what counts', () => {
     expect(dialog.find('p[role=alert]').textContent).toContain('Set again to put yours over it');
     await dialog.press('button', 'Set');
     expect(job.shopSent().commands).toMatchObject([{ version: 1, weights: { stackMmMinor: 25 } }]);
+  });
+
+  it('is money an inch where the house works in inches; what is left as it stands is kept to the last digit', async () => {
+    TestBed.inject(Preferences).system.set('inch');
+    const job = await openSampleJob();
+    const dialog = await render(WeightsDialog);
+    const stack = dialog.field('Stack, € an inch');
+    expect(stack.value).toBe(((usualWeights.stackMmMinor * 25.4) / 100).toFixed(2));
+    await dialog.type('Narrower than the hose end, € an inch', '1.27');
+    await dialog.press('button', 'Set');
+    expect(job.shopSent().commands).toMatchObject([{ weights: { ...usualWeights, boreMmMinor: 5 } }]);
   });
 });

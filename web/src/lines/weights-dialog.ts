@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { type AbstractControl, FormControl, FormRecord, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
-import { usualWeights, type ChainWeights } from '@gewinde/core';
+import { houseUnits, unitBySymbol, usualWeights, type ChainWeights } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
+import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { ChoiceField, plainChoices } from '../shared/choice-field';
 import { TextField } from '../shared/text-field';
@@ -17,6 +18,15 @@ const amount = (control: AbstractControl<string>): ValidationErrors | null => {
     : { said: `"${control.value}" is not an amount from 0 to 1000.` };
 };
 
+interface Weighed {
+  readonly id: MoneyWeight;
+  readonly words: string;
+  readonly per: string;
+  /** Counted by length: kept a millimetre, said in the unit of the house. */
+  readonly perLength?: true;
+  readonly why: string;
+}
+
 /** What the shop counts after the joints, figure by figure, each with what it changes. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -31,19 +41,27 @@ export class WeightsDialog {
     ['unwanted', 'either', 'wanted'] as const,
     (e) => `elbows are ${e === 'either' ? 'all the same' : e}`,
   );
-  protected readonly figures: readonly { id: MoneyWeight; words: string; per: string; why: string }[] = [
+  private readonly length = unitBySymbol(houseUnits[inject(Preferences).system()].length);
+  private readonly aLength = this.length.symbol === 'in' ? 'an inch' : 'a millimetre';
+  protected readonly figures: readonly Weighed[] = [
     { id: 'toOrderMinor', words: 'Not on the shelf', per: 'a part', why: 'Higher: ways from the shelf come first.' },
     { id: 'leadDayMinor', words: 'Waiting', per: 'a day', why: 'For the slowest part of a way, in steps of 3, 7, 14 and 30 days.' },
     { id: 'furtherPartMinor', words: 'A further kind of part', per: 'a part', why: 'Higher: fewer different parts over the whole job.' },
     { id: 'unpricedMinor', words: 'A part without a price', per: 'a part', why: 'What it is taken to cost.' },
-    { id: 'stackMmMinor', words: 'Stack', per: 'a millimetre', why: 'A long stack levers on its port and is in the way.' },
+    { id: 'stackMmMinor', words: 'Stack', per: this.aLength, perLength: true, why: 'A long stack levers on its port and is in the way.' },
     {
       id: 'smallThreadGramMinor',
       words: 'Weight on a small thread',
       per: 'a gram',
       why: 'In full at M10 and 1/8, nothing from 18 mm: engines shake.',
     },
-    { id: 'boreMmMinor', words: 'Narrower than the hose end', per: 'a millimetre', why: 'For each fitting that throttles the line.' },
+    {
+      id: 'boreMmMinor',
+      words: 'Narrower than the hose end',
+      per: this.aLength,
+      perLength: true,
+      why: 'For each fitting that throttles the line.',
+    },
     {
       id: 'sealantMinor',
       words: 'Sealed by sealant on threads',
@@ -68,6 +86,8 @@ export class WeightsDialog {
   private readonly before = this.store.weightsRow();
   private readonly setting = new SetOver(this.before.version);
   protected readonly error = this.setting.error;
+  /** What the fields were filled from. */
+  private filled = this.before.weights;
 
   constructor() {
     this.fill(this.before.weights);
@@ -80,17 +100,27 @@ export class WeightsDialog {
   protected async save(): Promise<void> {
     this.form.markAllAsTouched();
     if (this.form.invalid) return;
-    const amounts = Object.entries(this.form.getRawValue()).map(([id, text]) => [
-      id,
-      Math.round(Number(text.trim().replace(',', '.')) * 100),
-    ]);
+    const typed = this.form.getRawValue();
+    const amounts = this.figures.map((figure) => [figure.id, this.kept(figure, typed[figure.id]!)] as const);
     const weights = { ...this.before.weights, ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value };
     if (await this.setting.run((over) => this.store.change({ do: 'set-weights', version: over, weights }))) this.modal.close();
   }
 
   private fill(weights: ChainWeights): void {
-    this.form.setValue(Object.fromEntries(this.figures.map(({ id }) => [id, (weights[id] / 100).toFixed(2)])));
+    this.filled = weights;
+    this.form.setValue(Object.fromEntries(this.figures.map((figure) => [figure.id, this.said(figure)])));
     this.elbow.setValue(weights.elbows);
     this.error.set(null);
+  }
+
+  private said({ id, perLength }: Weighed): string {
+    return ((this.filled[id] * (perLength ? this.length.factor : 1)) / 100).toFixed(2);
+  }
+
+  /** What is typed, as it is kept; what was left as it stood stays to the last digit. */
+  private kept(figure: Weighed, text: string): number {
+    if (text === this.said(figure)) return this.filled[figure.id];
+    const minor = Math.round(Number(text.trim().replace(',', '.')) * 100);
+    return figure.perLength ? Number((minor / this.length.factor).toFixed(4)) : minor;
   }
 }

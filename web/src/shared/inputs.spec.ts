@@ -8,7 +8,7 @@ import { QuantityInput } from './quantity-input';
 @Component({
   imports: [QuantityInput, NotationInput, ReactiveFormsModule],
   template: `
-    <g-quantity-input label="Taped length" [system]="system()" [least]="1" [most]="30000" [optional]="true" [formControl]="length" />
+    <g-quantity-input label="Taped length" [system]="system()" [min]="1" [max]="30000" [optional]="true" [formControl]="length" />
     <g-notation-input [control]="notation" [ofPort]="ofPort()" (accept)="accepted.set($event)" />
   `,
 })

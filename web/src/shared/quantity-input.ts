@@ -111,8 +111,8 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
   private readonly house = computed(() => this.system() ?? this.preferences.system());
   readonly placeholder = input<string | null>(null);
   /** Bounds in the base unit of the kind; the lower one itself is allowed. */
-  readonly least = input(0);
-  readonly most = input(Infinity);
+  readonly min = input(0);
+  readonly max = input(Infinity);
   /** Places shown, where lengths of the house are too coarse. */
   readonly format = input<FormatOptions>({});
   /** Whether the field may be emptied (gives null). */
@@ -236,12 +236,10 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
 
   private outOfBounds(value: number): string | null {
     const show = (bound: number) => formatQuantity(bound, this.kind(), this.house());
-    if (value < this.least())
-      return value < 0 && this.least() >= 0
-        ? `${this.label()} cannot be negative.`
-        : `${this.label()} must be at least ${show(this.least())}.`;
-    if (value > this.most())
-      return `${this.label()} must be at most ${show(this.most())}.${this.kind() === 'length' ? ` Check the unit: a bare number is read in ${this.house() === 'metric' ? 'millimetres' : 'inches'}.` : ''}`;
+    if (value < this.min())
+      return value < 0 && this.min() >= 0 ? `${this.label()} cannot be negative.` : `${this.label()} must be at least ${show(this.min())}.`;
+    if (value > this.max())
+      return `${this.label()} must be at most ${show(this.max())}.${this.kind() === 'length' ? ` Check the unit: a bare number is read in ${this.house() === 'metric' ? 'millimetres' : 'inches'}.` : ''}`;
     return null;
   }
 }

@@ -22,7 +22,7 @@ let fields = 0;
       [id]="id"
       [formControl]="control()"
       [attr.ngbAutofocus]="first() ? '' : null"
-      [attr.maxlength]="most()"
+      [attr.maxlength]="max()"
       [attr.inputmode]="inputmode()"
       [attr.placeholder]="placeholder()"
       [attr.spellcheck]="look().includes('g-mono') ? 'false' : null"
@@ -59,7 +59,7 @@ export class TextField {
 
   protected readonly id = `text${++fields}`;
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
-  protected readonly most = computed(() => letters[this.limit()!] ?? null);
+  protected readonly max = computed(() => letters[this.limit()!] ?? null);
   protected readonly problem = fieldProblem(this.control, this.words);
 
   focus(): void {

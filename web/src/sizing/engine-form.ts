@@ -11,20 +11,20 @@ import { maybe, saidWith } from './flow-row';
 type OilChoice = OilId | 'sheet' | null;
 /** Figures of the engine in the order in which they are asked for; bounds in the base unit. */
 const fields = [
-  { name: 'coldC', label: 'Cold start', kind: 'temperature', least: -60, most: 250 },
-  { name: 'hottestC', label: 'Hottest', kind: 'temperature', least: -60, most: 250 },
-  { name: 'idleBar', label: 'Gallery, hot idle', kind: 'pressure', least: 0, most: 400 },
-  { name: 'fullBar', label: 'Gallery, most revs', kind: 'pressure', least: 0, most: 400 },
-  { name: 'idleRevs', label: 'Idle', kind: 'revs', least: 1, most: 30_000 },
-  { name: 'mostRevs', label: 'Most revs', kind: 'revs', least: 1, most: 30_000 },
-  { name: 'pumpLpm', label: 'Oil pump, most revs', kind: 'flow', least: 0.01, most: 100_000 },
-  { name: 'powerKw', label: 'Power', kind: 'power', least: 1, most: 5000 },
-  { name: 'plannedKw', label: 'Planned power', kind: 'power', least: 1, most: 5000 },
-  { name: 'plannedRevs', label: 'Planned revs', kind: 'revs', least: 1, most: 30_000 },
-  { name: 'sumpL', label: 'Engine takes', kind: 'volume', least: 0.05, most: 1000 },
-  { name: 'canL', label: 'Sold in cans of', kind: 'volume', least: 0.05, most: 1000 },
-  { name: 'airC', label: 'Air at the cooler', kind: 'temperature', least: -60, most: 250 },
-] as const satisfies readonly { name: keyof Running; label: string; kind: QuantityKind; least: number; most: number }[];
+  { name: 'coldC', label: 'Cold start', kind: 'temperature', min: -60, max: 250 },
+  { name: 'hottestC', label: 'Hottest', kind: 'temperature', min: -60, max: 250 },
+  { name: 'idleBar', label: 'Gallery, hot idle', kind: 'pressure', min: 0, max: 400 },
+  { name: 'fullBar', label: 'Gallery, most revs', kind: 'pressure', min: 0, max: 400 },
+  { name: 'idleRevs', label: 'Idle', kind: 'revs', min: 1, max: 30_000 },
+  { name: 'mostRevs', label: 'Most revs', kind: 'revs', min: 1, max: 30_000 },
+  { name: 'pumpLpm', label: 'Oil pump, most revs', kind: 'flow', min: 0.01, max: 100_000 },
+  { name: 'powerKw', label: 'Power', kind: 'power', min: 1, max: 5000 },
+  { name: 'plannedKw', label: 'Planned power', kind: 'power', min: 1, max: 5000 },
+  { name: 'plannedRevs', label: 'Planned revs', kind: 'revs', min: 1, max: 30_000 },
+  { name: 'sumpL', label: 'Engine takes', kind: 'volume', min: 0.05, max: 1000 },
+  { name: 'canL', label: 'Sold in cans of', kind: 'volume', min: 0.05, max: 1000 },
+  { name: 'airC', label: 'Air at the cooler', kind: 'temperature', min: -60, max: 250 },
+] as const satisfies readonly { name: keyof Running; label: string; kind: QuantityKind; min: number; max: number }[];
 type Plain = (typeof fields)[number]['name'];
 
 /** What runs in the engine of the job: its oil, its temperatures, pressures, power. What is left empty is not known. */

@@ -29,14 +29,14 @@ function within(least: number, most: number): ValidatorFn {
             <g-quantity-input
               label="Heat into the oil, of the power"
               kind="percent"
-              [least]="1"
-              [most]="40"
+              [min]="1"
+              [max]="40"
               [formControl]="c.heatToOilPercent"
             />
             <p class="quiet">5 to 10 % are usual; more with a turbo whose water is not connected.</p>
           </div>
           <div>
-            <g-quantity-input label="A drain fills to" kind="percent" [least]="10" [most]="100" [formControl]="c.drainFillPercent" />
+            <g-quantity-input label="A drain fills to" kind="percent" [min]="10" [max]="100" [formControl]="c.drainFillPercent" />
             <p class="quiet">Half: the other half lets air and blow-by past.</p>
           </div>
           <div>

@@ -64,16 +64,16 @@ export class PressureProfile {
   });
   private readonly span = computed(() => {
     const bars = this.outcomes().flatMap((o) => pressuresAlong(o));
-    const [least, most] = [Math.min(0, ...bars), Math.max(0.01, ...bars)];
-    return { least, most: most + (most - least) * 0.08 };
+    const [min, max] = [Math.min(0, ...bars), Math.max(0.01, ...bars)];
+    return { min, max: max + (max - min) * 0.08 };
   });
   protected readonly grid = computed(() => {
     // steps that are round as the house reads them
     const perBar = houseValue(1, 'bar', this.preferences.system());
-    const [least, most] = [this.span().least * perBar, this.span().most * perBar];
-    const step = niceStep(most - least);
-    const first = Math.ceil(least / step) * step;
-    const count = Math.floor((most - first) / step) + 1;
+    const [min, max] = [this.span().min * perBar, this.span().max * perBar];
+    const step = niceStep(max - min);
+    const first = Math.ceil(min / step) * step;
+    const count = Math.floor((max - first) / step) + 1;
     const decimals = step < 0.01 ? 3 : step < 0.1 ? 2 : step < 1 ? 1 : 0;
     return Array.from({ length: count }, (_, i) => first + i * step).map((value) => ({
       y: this.y(value / perBar),
@@ -126,8 +126,8 @@ export class PressureProfile {
   protected readonly below = FLOOR + 34;
 
   private y(bar: number): number {
-    const { least, most } = this.span();
-    return FLOOR - ((bar - least) / (most - least)) * (FLOOR - TOP);
+    const { min, max } = this.span();
+    return FLOOR - ((bar - min) / (max - min)) * (FLOOR - TOP);
   }
 
   private bar(value: number, decimals = 2): string {

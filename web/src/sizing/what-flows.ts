@@ -143,9 +143,9 @@ export class WhatFlows {
     ];
   });
   protected readonly couplers = computed(() =>
-    couplersOfLine(this.sizing()).map(({ where, words, leastInsertedMm }) => ({
+    couplersOfLine(this.sizing()).map(({ where, words, minInsertedMm }) => ({
       where,
-      words: `${words} At least ${formatQuantity(leastInsertedMm, 'length', this.preferences.system())} over the pipe.`,
+      words: `${words} At least ${formatQuantity(minInsertedMm, 'length', this.preferences.system())} over the pipe.`,
     })),
   );
   protected readonly mayStand = computed(() => formatQuantity(this.sizing().duty.pressure.value, 'pressure', this.preferences.system()));

@@ -43,13 +43,13 @@ const MEASURED = new Set<PartField['type']>(['mm', 'bar', 'celsius']);
 const read = (value: string): number => Number(value.trim().replace(',', '.'));
 /** A figure in its bounds, or nothing where it may be left. */
 const figure =
-  (least: number, most: number, whole: boolean) =>
+  (min: number, max: number, whole: boolean) =>
   ({ value }: AbstractControl<Value>): ValidationErrors | null => {
     const text = String(value ?? '').trim();
     if (text === '') return null;
     const number = read(text);
     if (!Number.isFinite(number)) return { said: `"${text}" is not a number.` };
-    if (number < least || number > most) return { said: `It lies between ${least} and ${most}.` };
+    if (number < min || number > max) return { said: `It lies between ${min} and ${max}.` };
     return whole && !Number.isInteger(number) ? { said: `"${text}" is not a whole number.` } : null;
   };
 const filled = ({ value }: AbstractControl<Value>): ValidationErrors | null =>
@@ -203,7 +203,7 @@ export class PlainPartForm {
     const { figures, fluids } = this.form.controls;
     for (const name of Object.keys(figures.controls)) figures.removeControl(name);
     for (const field of fields) {
-      const { name, type, required, least = 0, most = 1e9, whole = false } = field;
+      const { name, type, required, min = 0, max = 1e9, whole = false } = field;
       if (type === 'fluids') {
         const chosen = (said[name] ?? []) as readonly string[];
         for (const fluid of fluidIds) fluids.controls[fluid]!.reset(chosen.includes(fluid));
@@ -211,7 +211,7 @@ export class PlainPartForm {
       }
       const value = (said[name] ?? null) as Value;
       const shown = type === 'number' || type === 'text' ? String(value ?? '') : value;
-      const validators = [...(required ? [filled] : []), ...(type === 'number' ? [figure(least, most, whole)] : [])];
+      const validators = [...(required ? [filled] : []), ...(type === 'number' ? [figure(min, max, whole)] : [])];
       figures.addControl(name, new FormControl<Value>(shown, { validators }));
     }
     const head = row && headOf(row);
