@@ -7,7 +7,7 @@ import { dataRoot } from './paths.mjs';
 /**
  * How the command-line client reaches the database: your own by its url, or the private one, which is started for the moment if the
  * app is not running.
- * @returns {Promise<{ args: string[], database: string, env: object, running: boolean, done: () => Promise<void> }>}
+ * @returns {Promise<{ args: string[], database: string, env: NodeJS.ProcessEnv, running: boolean, done: () => Promise<void> }>}
  */
 export async function databaseClient() {
   requirePackages([{ command: 'mariadb-dump', name: process.env.GEWINDE_DATABASE_URL ? 'mariadb-client' : 'mariadb-server' }]);

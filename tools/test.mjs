@@ -39,8 +39,8 @@ const check = async (name, [command, ...args]) => {
   else failed += 1;
 };
 /** A test runner that writes its counts to a file. */
-const suite = async (name, cwd, command, args, report, counts) => {
-  const status = await step(name, 'npx', [command, ...args], { PLAYWRIGHT_JSON_OUTPUT_FILE: report }, cwd);
+const suite = async (name, cwd, command, args, report, counts, more = {}) => {
+  const status = await step(name, 'npx', [command, ...args], { PLAYWRIGHT_JSON_OUTPUT_FILE: report, ...more }, cwd);
   const found = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 };
   passed += found.passed;
   failed += found.failed;
@@ -52,24 +52,31 @@ const jest = (name, room) => {
   return suite(name, room, 'jest', args, report, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }));
 };
 
+/** The real app is tried in parts, each on a server and a database of its own. */
+const parts = [1, 2, 3];
+const databaseOf = (part) => `gewinde_e2e_${part}`;
+
 // nothing that is built is looked at: it goes beside the build
 const linted = check('lint', ['npm', 'run', 'lint:quick', '--silent']);
 requireBuild();
 // what the tests write need not outlive a power cut
-const database = await startDatabase(folder, { databases: ['gewinde_test', 'gewinde_e2e'], durable: false });
-Object.assign(env, {
-  GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test'),
-  GEWINDE_E2E_DATABASE_URL: database.url('gewinde_e2e'),
-  E2E_PORT: String(await freePort()),
-});
+const database = await startDatabase(folder, { databases: ['gewinde_test', ...parts.map(databaseOf)], durable: false });
+Object.assign(env, { GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test') });
 
-// two cores: whichever is free takes the next, the longest first; the start command mostly waits, and goes beside them
-const report = join(folder, 'e2e.json');
+// two cores: whichever is free takes the next, the longest first and no two browsers for long; the start command mostly waits, and goes beside them
 const browser = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected });
+const realApp = async (part) => {
+  const report = join(folder, `e2e-${part}.json`);
+  const args = ['test', `--shard=${part}/${parts.length}`, `--output=out/${part}`];
+  const own = { GEWINDE_E2E_DATABASE_URL: database.url(databaseOf(part)), E2E_PORT: String(await freePort()) };
+  return suite(`the real app, ${part} of ${parts.length}`, 'e2e', 'playwright', args, report, browser, own);
+};
 const waiting = [
-  () => suite('the real app', 'e2e', 'playwright', ['test'], report, browser),
+  () => realApp(1),
   () => jest('core and published checks', 'core'),
   () => jest('web', 'web'),
+  () => realApp(2),
+  () => realApp(3),
   () => jest('server', 'server'),
   () => check('types', ['npm', 'run', 'typecheck', '--silent']),
 ];

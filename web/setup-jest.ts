@@ -15,6 +15,26 @@ Object.assign(globalThis, {
     }
   },
 });
+Object.assign(globalThis, {
+  ResizeObserver: class {
+    observe(): void {
+      /* nothing has a size */
+    }
+    unobserve(): void {
+      /* nothing is looked at */
+    }
+    disconnect(): void {
+      /* nothing to end */
+    }
+  },
+});
+// nor does it draw on a canvas: a chart is read by its label
+Object.assign(HTMLCanvasElement.prototype, {
+  getContext(this: HTMLCanvasElement) {
+    const drawn: Record<PropertyKey, unknown> = { canvas: this, measureText: () => ({ width: 0 }) };
+    return new Proxy(drawn, { get: (known, what) => (what in known ? known[what] : () => undefined) });
+  },
+});
 // jsdom lays nothing out and scrolls nothing
 Object.assign(Element.prototype, { scrollTo: () => undefined });
 

@@ -1,6 +1,6 @@
 import { expect, test, type Locator } from '@playwright/test';
 import { expectNoFault } from './no-fault.js';
-import { jobByNumber } from './shop.js';
+import { jobByNumber, within } from './shop.js';
 
 const views = [
   ['board', ''],
@@ -45,8 +45,9 @@ for (const theme of ['light', 'dark'] as const) {
 
   test(`thread bench, ${theme}: nothing axe finds fault with`, async ({ page }) => {
     await page.addInitScript((t) => localStorage.setItem('gewinde.theme', t), theme);
+    await page.goto('/bench/name');
     for (const path of benches) {
-      await page.goto(`/bench/${path}`);
+      await within(page, `/bench/${path}`);
       if (path === 'name') {
         await page.getByText('Tried with a known part').click();
         await page.getByRole('button', { name: 'A trial' }).click();
@@ -66,10 +67,11 @@ test('on a tablet the inspector slides over and nothing runs out of the page', a
   const { job } = await jobByNumber(request, '2403');
   await page.setViewportSize({ width: 820, height: 1180 });
   const fits = async (address: string, there: Locator) => {
-    await page.goto(address);
+    await within(page, address);
     await expect(there, address).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth), address).toBeLessThanOrEqual(820);
   };
+  await page.goto('/');
   // what is worked out comes later than its page, and is the widest of it
   const rooms: [path: string, there: Locator][] = [
     ['survey', page.getByLabel('Name of the component')],
@@ -89,10 +91,10 @@ test('on a tablet the inspector slides over and nothing runs out of the page', a
   for (const [path, there] of rooms) await fits(`/job/${job.id}/${path}`, there);
   for (const path of benches) await fits(`/bench/${path}`, page.getByRole('link', { name: 'Pair check' }));
   for (const room of ['shelf', 'rack', 'suppliers']) await fits(`/store/${room}`, page.getByRole('link', { name: 'Suppliers' }));
-  await page.goto('/store?part=npt1%2F4m%2Ban6m');
+  await within(page, '/store?part=npt1%2F4m%2Ban6m');
   await expect(page.getByRole('button', { name: 'Edit' })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820);
-  await page.goto(`/job/${job.id}/lines`);
+  await within(page, `/job/${job.id}/lines`);
   await expect(page.getByLabel('Inspector').getByLabel('Taped length')).toBeHidden();
   await page.getByRole('button', { name: 'Inspector' }).click();
   await expect(page.getByLabel('Inspector').getByLabel('Taped length')).toBeVisible();

@@ -98,3 +98,11 @@ export async function addComponent(
 export async function deaf(page: Page): Promise<void> {
   await page.route('**/api/live*', (route) => route.abort());
 }
+
+/** Another address of the app that is open, without loading it again: as the browser's way back leads to one. */
+export async function within(page: Page, address: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, address);
+}

@@ -43,7 +43,7 @@ const NOTATIONS = [
 /**
  * Values by a JSON schema: right as far as the schema can tell, with ids and versions that have been seen.
  *
- * @param {any} schema @param {ReturnType<import('./chance.mjs').chanceFrom>} chance @param {import('./seen.mjs').Seen} seen
+ * @param {any} schema @param {ReturnType<typeof import('./chance.mjs').chanceFrom>} chance @param {import('./seen.mjs').Seen} seen
  * @param {string} [name] of the field
  * @returns {any}
  */
@@ -120,7 +120,7 @@ function someLines(list, chance) {
 /**
  * The same, nearly: somewhere in it something is left out, added, or odd.
  *
- * @param {any} value @param {ReturnType<import('./chance.mjs').chanceFrom>} chance
+ * @param {any} value @param {ReturnType<typeof import('./chance.mjs').chanceFrom>} chance
  * @returns {any}
  */
 export function bent(value, chance) {

@@ -10,7 +10,7 @@ export class Seen {
   /** @type {string[]} */
   lists = [];
 
-  /** @param {ReturnType<import('./chance.mjs').chanceFrom>} chance */
+  /** @param {ReturnType<typeof import('./chance.mjs').chanceFrom>} chance */
   constructor(chance) {
     this.#chance = chance;
   }

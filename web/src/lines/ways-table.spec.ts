@@ -304,8 +304,8 @@ describe('what counts', () => {
   });
 
   it('is money an inch where the house works in inches; what is left as it stands is kept to the last digit', async () => {
-    TestBed.inject(Preferences).system.set('inch');
     const job = await openSampleJob();
+    TestBed.inject(Preferences).system.set('inch');
     const dialog = await render(WeightsDialog);
     const stack = dialog.field('Stack, € an inch');
     expect(stack.value).toBe(((usualWeights.stackMmMinor * 25.4) / 100).toFixed(2));
