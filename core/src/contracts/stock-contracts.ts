@@ -153,6 +153,7 @@ export const stockContracts = {
     path: '/api/orders/:id/order.pdf',
     summary: 'An order on paper',
     params: OrderParams,
+    query: Type.Object({ units: Type.Optional(OneOf(['metric', 'inch'])) }, strict),
     answer: Type.String(),
     status: 200,
     type: 'application/pdf',

@@ -65,6 +65,15 @@ export function formatRun(mm: number, system: UnitSystem = 'metric'): string {
   return `${(mm / unitBySymbol(unit).factor).toFixed(decimals)}${THIN_SPACE}${unit}`;
 }
 
+/** What a pack of hose holds, exactly: `1 m`, `10 ft`. @param mm its length */
+export function formatPackLength(mm: number, system: UnitSystem = 'metric'): string {
+  const unit = PACK_UNITS[system];
+  return `${formatDecimal(mm / unitBySymbol(unit).factor, 3)}${THIN_SPACE}${unit}`;
+}
+
+/** In what hose is sold. */
+export const PACK_UNITS: Readonly<Record<UnitSystem, string>> = { metric: 'm', inch: 'ft' };
+
 /** A plain decimal, trailing zeros dropped, with a true minus sign: `−12.5`. */
 export function formatDecimal(value: number, decimals: number, toward?: FormatOptions['toward']): string {
   const text = Math.abs(toward ? toSide(value, 10 ** decimals, toward) : value).toFixed(decimals);

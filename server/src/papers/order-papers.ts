@@ -1,5 +1,4 @@
-import type { PurchaseOrder, SupplierRow } from '@gewinde/core';
-import { lineTotal, orderTotal } from '@gewinde/core';
+import { formatPackLength, lineTotal, orderTotal, type PurchaseOrder, type SupplierRow, type UnitSystem } from '@gewinde/core';
 import { stringify } from 'csv-stringify/sync';
 import { create } from 'xmlbuilder2';
 import { paper, table, type PaperSize } from './paper.js';
@@ -14,17 +13,22 @@ export interface OrderOnPaper {
 }
 
 /** What a pack of a line is: `1`, `10 pieces`, `1 m`, `kit of 5`. */
-function packWords({ holds, oneLength }: PurchaseOrder['lines'][number], byLength: boolean): string {
+function packWords({ holds, oneLength }: PurchaseOrder['lines'][number], byLength: boolean, system: UnitSystem): string {
   if (holds.length > 1) return `kit of ${holds.length}`;
   const { quantity } = holds[0]!;
-  if (byLength) return `${quantity / 1000} m${oneLength ? ', in one length' : ''}`;
+  if (byLength) return `${formatPackLength(quantity, system)}${oneLength ? ', in one length' : ''}`;
   return quantity === 1 ? 'piece' : `${quantity} pieces`;
 }
 
 /** An order as a PDF. */
-export async function orderPdf({ order, supplier, jobs }: OrderOnPaper, size: PaperSize, byLength: ReadonlySet<string>): Promise<Buffer> {
+export async function orderPdf(
+  { order, supplier, jobs }: OrderOnPaper,
+  size: PaperSize,
+  byLength: ReadonlySet<string>,
+  system: UnitSystem,
+): Promise<Buffer> {
   const head = `Order ${order.number} to ${supplier.name} · ${order.writtenOn}`;
-  return paper({ size, title: head, head, foot: jobs.length > 0 ? `for ${jobs.join(', ')}` : 'for the shelf' }, (pdf) => {
+  return paper({ size, title: head, head, foot: jobs.length > 0 ? `for ${jobs.join(', ')}` : 'for the shelf', system }, (pdf) => {
     pdf.font('head').fontSize(22).text(`Order ${order.number}`);
     pdf.font('text').fontSize(11).text(supplier.name);
     pdf.text(
@@ -49,7 +53,7 @@ export async function orderPdf({ order, supplier, jobs }: OrderOnPaper, size: Pa
         l.code ?? '',
         l.name,
         String(l.packs - (l.shortPacks ?? 0)),
-        packWords(l, byLength.has(l.holds[0]!.part)),
+        packWords(l, byLength.has(l.holds[0]!.part), system),
         money(l.confirmedMinor ?? l.packMinor),
         money(lineTotal(l)),
       ]),

@@ -93,7 +93,7 @@ it('papers are PDF on A4 and Letter, long ones over pages', async () => {
     name: `Part ${i} with a name that is long enough to be broken over two rows`,
   }));
   for (const size of ['A4', 'Letter'] as const) {
-    const pdf = (await orderPdf(told({ lines }), size, long)).toString('latin1');
+    const pdf = (await orderPdf(told({ lines }), size, long, 'metric')).toString('latin1');
     expect(pdf.slice(0, 5)).toBe('%PDF-');
     expect(pdf.match(/\/Type \/Page\b/g)!.length).toBeGreaterThan(2);
     expect(pdf).toContain(size === 'A4' ? '595.28' : '612');

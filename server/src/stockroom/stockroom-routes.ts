@@ -80,12 +80,12 @@ export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Fe
     return { order, supplier, jobs, byLength: new Set(parts.filter(soldByLength).map((p) => p.id)) };
   };
   const named = (name: string): string => name.replace(/[^\w.-]+/g, '_');
-  serve(app, stockContracts.orderPdf, async ({ params, reply }) => {
+  serve(app, stockContracts.orderPdf, async ({ params, query, reply }) => {
     const told = await onPaper(params.id);
     const { rules } = await readStoreRules(db);
     return reply
       .header('content-disposition', `inline; filename="${named(told.order.number)}.pdf"`)
-      .send(await orderPdf(told, rules.paper, told.byLength));
+      .send(await orderPdf(told, rules.paper, told.byLength, query.units ?? 'metric'));
   });
   serve(app, stockContracts.orderCsv, async ({ params, reply }) => {
     const told = await onPaper(params.id);

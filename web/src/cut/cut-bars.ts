@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { findEntry, formatCut, lengthCautions, type ServiceId } from '@gewinde/core';
+import { findEntry, formatCut, formatRun, lengthCautions, type ServiceId } from '@gewinde/core';
 import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
@@ -37,6 +37,9 @@ export class CutBars {
   protected figure(mm: number): string {
     return formatCut(mm, this.preferences.system(), true);
   }
+  private run(mm: number): string {
+    return formatRun(mm, this.preferences.system());
+  }
   /** Heard after what stands on it. */
   protected pieceName({ piece, done }: ShownBar['pieces'][number]): string {
     return `${piece.id} ${piece.lineName}, ${done ? 'cut' : 'to be cut'}`;
@@ -46,13 +49,13 @@ export class CutBars {
   }
 
   protected title({ bar, length }: ShownBar): string {
-    if (bar.kind === 'new') return `new, ${(bar.lengthMm / 1000).toFixed(2)} m`;
+    if (bar.kind === 'new') return `new, ${this.run(bar.lengthMm)}`;
     return `${bar.kind === 'made' ? 'made hose' : bar.kind} ${length?.id ?? bar.from}`;
   }
   protected detail({ bar, length }: ShownBar): string {
     if (bar.kind === 'new') return 'to order';
     const place = length?.place ? `${length.place}, ` : '';
-    return bar.lengthMm > 0 && length ? `${place}${(bar.lengthMm / 1000).toFixed(2)} m left` : 'used up';
+    return bar.lengthMm > 0 && length ? `${place}${this.run(bar.lengthMm)} left` : 'used up';
   }
   protected cautions({ length }: ShownBar): string {
     const catalogue = this.view.catalogue();
@@ -79,7 +82,7 @@ export class CutBars {
     return [
       `${of} ${of === 1 ? 'piece' : 'pieces'}`,
       ...(offcuts > 0 ? [`${offcuts} from offcuts`] : []),
-      ...(bought > 0 ? [`${(bought / 1000).toFixed(2)} m to be bought`] : []),
+      ...(bought > 0 ? [`${this.run(bought)} to be bought`] : []),
       ...(group.kept.length > 0 ? [`${group.kept.length} more on the rack, kept or not looked over`] : []),
     ].join(' · ');
   }

@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import type { HoseLength, StockCommand } from '@gewinde/core';
 import { openSampleJob, openStockroom, render, settle, type OpenJob } from '../../test/open-job';
+import { Preferences } from '../data/preferences';
 import { Cut } from './cut';
 import { MeasuredDialog } from './measured-dialog';
 
@@ -38,6 +39,15 @@ describe('the cut plan', () => {
     await settle();
     await cut.stable();
     expect(cut.text()).toContain('Shown is the first plan, not the least');
+  });
+
+  it('is told in feet where the house works in inches: what hangs there, what is to be bought, what a spoiled piece costs', async () => {
+    const { cut } = await open([{ ...reel, mm: 4877 }]);
+    TestBed.inject(Preferences).system.set('inch');
+    await cut.stable();
+    expect(cut.text()).toContain('rack A, 16.0 ft left');
+    expect(cut.text()).toMatch(/\d\.\d ft to be bought/);
+    expect(cut.find('g-cut-bars').textContent).not.toMatch(/\d.?(mm|m)\b/);
   });
 
   it('books a piece as planned with one press, and says who', async () => {

@@ -125,9 +125,9 @@ describe('a piece that is spoiled', () => {
 
   it('says what cutting it again takes: from the rack, or new hose', async () => {
     expect((await told([reel, offcut])).dialog.find('form p').textContent).toContain(
-      'it comes from H-2, 0.90 m, and nothing has to be bought',
+      'it comes from H-2, 0.90\u2009m, and nothing has to be bought',
     );
-    expect((await told([])).dialog.find('form p').textContent).toContain('1.00 m of new hose have to be bought for it');
+    expect((await told([])).dialog.find('form p').textContent).toContain('1.00\u2009m of new hose have to be bought for it');
   });
 
   it('gives back what can be kept of it; a length that is none is not sent', async () => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { formatCut, planCutsAtOnce, planGroupAtOnce, type CutGroup, type GroupPlan } from '@gewinde/core';
+import { formatCut, formatRun, planCutsAtOnce, planGroupAtOnce, type CutGroup, type GroupPlan } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Messages } from '../data/messages';
@@ -50,13 +50,14 @@ export class SpoilDialog {
     const [was, now] = [plan(before), plan(again)];
     const from = now.bars.find((b) => b.pieces.some((p) => p.id === shown.piece.id));
     const more = bought(now) - bought(was);
+    const run = (mm: number): string => formatRun(mm, this.preferences.system());
     const words = formatCut(shown.piece.lengthMm, this.preferences.system());
     this.costs.set(
       from === undefined
         ? `${words} have to be cut again, and nothing is long enough for it.`
         : from.kind === 'new' || more > 0
-          ? `${words} have to be cut again: ${(more / 1000).toFixed(2)} m of new hose have to be bought for it.`
-          : `${words} have to be cut again: it comes from ${from.from}, ${(from.lengthMm / 1000).toFixed(2)} m, and nothing has to be bought.`,
+          ? `${words} have to be cut again: ${run(more)} of new hose have to be bought for it.`
+          : `${words} have to be cut again: it comes from ${from.from}, ${run(from.lengthMm)}, and nothing has to be bought.`,
     );
   }
 

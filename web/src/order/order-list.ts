@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   findEntry,
+  formatPackLength,
   isUnderWay,
   lateLines,
   lineTotal,
@@ -9,6 +10,7 @@ import {
   orderTotal,
   stockContracts,
   type PurchaseOrder,
+  type UnitSystem,
 } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
@@ -17,6 +19,7 @@ import { JobView } from '../data/job-view';
 import { Outside } from '../data/outside';
 import { Messages } from '../data/messages';
 import { ShopStore } from '../data/shop-store';
+import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { Icon } from '../shared/icon';
 import { shortDay, today } from '../stock/today';
@@ -38,6 +41,7 @@ export class OrderList {
   private readonly modal = inject(NgbModal);
   private readonly outside = inject(Outside);
   protected readonly supplier = computed(() => this.outside.told()?.supplier);
+  private readonly preferences = inject(Preferences);
   protected readonly busy = signal<string | null>(null);
   protected readonly refused = signal<{ readonly id: string; readonly words: string } | null>(null);
   protected readonly orders = computed(() => {
@@ -49,7 +53,7 @@ export class OrderList {
   protected readonly money = (minor: number): string => (minor / 100).toFixed(2);
   protected readonly shortDay = shortDay;
   protected paper({ id }: PurchaseOrder, as: 'pdf' | 'csv' | 'xml'): string {
-    return `/api/orders/${id}/order.${as}`;
+    return `/api/orders/${id}/order.${as}${as === 'pdf' ? `?units=${this.preferences.system()}` : ''}`;
   }
   protected open(line: PurchaseOrder['lines'][number]): number {
     return openPacks(line);
@@ -113,7 +117,11 @@ export class OrderList {
         pack:
           line.holds.length > 1
             ? `kit of ${line.holds.length}`
-            : packOf(line.holds[0]!.quantity, catalogue ? findEntry(catalogue, line.holds[0]!.part)?.kind : undefined),
+            : packOf(
+                line.holds[0]!.quantity,
+                catalogue ? findEntry(catalogue, line.holds[0]!.part)?.kind : undefined,
+                this.preferences.system(),
+              ),
       })),
       under,
       failed: order.deliveries.flatMap((d) =>
@@ -135,7 +143,7 @@ export class OrderList {
   }
 }
 
-function packOf(quantity: number, kind: string | undefined): string {
-  if (kind === 'hose') return `× ${quantity / 1000} m`;
+function packOf(quantity: number, kind: string | undefined, system: UnitSystem): string {
+  if (kind === 'hose') return `× ${formatPackLength(quantity, system)}`;
   return quantity === 1 ? '' : `× ${quantity}`;
 }

@@ -1,9 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormArray, FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { findEntry, offerProblem, soldByLength, type OfferRow, type PartEntry, type SupplierRow } from '@gewinde/core';
+import {
+  findEntry,
+  offerProblem,
+  PACK_UNITS,
+  soldByLength,
+  unitBySymbol,
+  type OfferRow,
+  type PartEntry,
+  type SupplierRow,
+} from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { v4 as uuid } from 'uuid';
+import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { StockroomStore } from '../data/stockroom-store';
 import { Attempt } from '../shared/attempt';
@@ -13,7 +23,7 @@ import { EntryPicker } from './entry-picker';
 interface Held {
   readonly part: string;
   readonly name: string;
-  /** In metres of what is cut; else pieces. */
+  /** Of what is cut in metres or feet, as the house has it; else pieces. */
   readonly long: boolean;
   readonly quantity: FormControl<number | null>;
 }
@@ -29,6 +39,9 @@ export class OfferDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly shop = inject(ShopStore);
   private readonly stock = inject(StockroomStore);
+  /** In what hose is sold where the house is: a pack is typed in it. */
+  protected readonly packUnit = PACK_UNITS[inject(Preferences).system()];
+  private readonly packMm = unitBySymbol(this.packUnit).factor;
   protected readonly supplier = signal<SupplierRow | null>(null);
   protected readonly offer = signal<OfferRow | null>(null);
   protected readonly held = signal<readonly Held[]>([]);
@@ -61,7 +74,7 @@ export class OfferDialog {
 
   protected pick(entry: PartEntry): void {
     if (this.held().some((h) => h.part === entry.part.id)) return;
-    this.put(entry.part.id, soldByLength(entry) ? 1000 : 1);
+    this.put(entry.part.id, soldByLength(entry) ? this.packMm : 1);
   }
   protected drop(part: string): void {
     this.held.update((list) => list.filter((h) => h.part !== part));
@@ -76,7 +89,7 @@ export class OfferDialog {
   protected async save(): Promise<void> {
     const supplier = this.supplier()!;
     const { code, name, leadDays, oneLength, prices } = this.form.getRawValue();
-    const holds = this.held().map((h) => ({ part: h.part, quantity: Math.round((h.quantity.value ?? 0) * (h.long ? 1000 : 1)) }));
+    const holds = this.held().map((h) => ({ part: h.part, quantity: Math.round((h.quantity.value ?? 0) * (h.long ? this.packMm : 1)) }));
     if (holds.length === 0) return this.error.set('Say which part it is.');
     if (holds.some((h) => h.quantity < 1)) return this.error.set('A pack holds something of each.');
     if (prices.some((p) => p.price === null || p.fromPacks === null))
@@ -116,7 +129,12 @@ export class OfferDialog {
     const catalogue = this.shop.catalogue();
     const entry = catalogue && findEntry(catalogue, part);
     const long = entry ? soldByLength(entry) : false;
-    const held: Held = { part, name: entry?.part.name ?? part, long, quantity: new FormControl(long ? quantity / 1000 : quantity) };
+    const held: Held = {
+      part,
+      name: entry?.part.name ?? part,
+      long,
+      quantity: new FormControl(long ? Math.round((quantity / this.packMm) * 1000) / 1000 : quantity),
+    };
     this.held.update((list) => [...list, held]);
   }
 }

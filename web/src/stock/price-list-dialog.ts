@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { listLimits, priceColumns, stockContracts, type OfferPreview, type SupplierRow } from '@gewinde/core';
+import { formatPackLength, listLimits, priceColumns, stockContracts, type OfferPreview, type SupplierRow } from '@gewinde/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
+import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { Attempt } from '../shared/attempt';
 import type { Choice } from '../shared/choice-field';
@@ -20,6 +21,7 @@ export class PriceListDialog {
   protected readonly modal = inject(NgbActiveModal);
   private readonly api = inject(Api);
   private readonly shop = inject(ShopStore);
+  private readonly preferences = inject(Preferences);
   readonly supplier = signal<SupplierRow | null>(null);
   protected readonly preview = signal<OfferPreview | null>(null);
   private readonly trying = new Attempt();
@@ -53,7 +55,7 @@ export class PriceListDialog {
     });
   }
   protected pack({ byLength }: OfferPreview['changes'][number], quantity: number): string {
-    return byLength ? `${quantity / 1000}\u2009m` : String(quantity);
+    return byLength ? formatPackLength(quantity, this.preferences.system()) : String(quantity);
   }
   protected money(minor: number): string {
     return (minor / 100).toFixed(2);

@@ -1,7 +1,9 @@
+import { TestBed } from '@angular/core/testing';
 import { shelfId, type OfferPreview, type OfferRow, type PurchaseOrder, type StockCommand, type SupplierRow } from '@gewinde/core';
 import { catalogue } from '../../../core/testing/sample-job';
 import { openSampleJob, openStockroom, render, settle, type OpenJob } from '../../test/open-job';
 import { findEntries, partByCode } from './find-entries';
+import { Preferences } from '../data/preferences';
 import { OfferDialog } from './offer-dialog';
 import { PriceListDialog } from './price-list-dialog';
 import { ShelfRoom } from './shelf';
@@ -132,6 +134,20 @@ describe('an offer', () => {
     await dialog.stable();
     expect(dialog.all('input').map((i) => (i as HTMLInputElement).value)).toContain('2.5');
     expect(dialog.text()).toContain('off the reel');
+  });
+
+  it('of hose is said and kept in feet where the house works in inches', async () => {
+    const { opened, dialog: metric } = await opening();
+    metric.fixture.destroy();
+    TestBed.inject(Preferences).system.set('inch');
+    const dialog = await render(OfferDialog);
+    const feet = { ...offer, holds: [{ part: 'hose-ptfe-6', quantity: 3048 }], oneLength: true as const };
+    dialog.fixture.componentInstance.start(supplier, feet);
+    await dialog.stable();
+    expect(dialog.find('li').textContent).toContain('ft of ');
+    expect(dialog.field('How many of ' + dialog.find('li').textContent.split('ft of ')[1]!.split('Take out')[0]!.trim()).value).toBe('10');
+    await dialog.press('button[type=submit], .filled');
+    expect(sent(opened)).toMatchObject({ do: 'edit-offer', offer: { holds: [{ part: 'hose-ptfe-6', quantity: 3048 }] } });
   });
 
   it('is taken out with one press', async () => {

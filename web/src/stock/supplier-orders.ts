@@ -4,6 +4,7 @@ import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
 import { Messages } from '../data/messages';
+import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { StockroomStore } from '../data/stockroom-store';
 import { shortDay, today } from './today';
@@ -24,7 +25,9 @@ import { shortDay, today } from './today';
           <span class="warn">late</span>
         }
         <span class="gap"></span>
-        <a class="g-button small" [href]="'/api/orders/' + o.order.id + '/order.pdf'" target="_blank" rel="noopener">PDF</a>
+        <a class="g-button small" [href]="'/api/orders/' + o.order.id + '/order.pdf?units=' + units()" target="_blank" rel="noopener"
+          >PDF</a
+        >
         @if (o.order.state === 'open' || o.order.state === 'sent') {
           <button type="button" class="g-button small" [disabled]="busy()" (click)="send(o.order)">
             {{ o.order.state === 'open' ? 'Send' : 'Ask for the answer' }}
@@ -64,6 +67,7 @@ import { shortDay, today } from './today';
 })
 export class SupplierOrders {
   readonly supplier = input.required<string>();
+  protected readonly units = inject(Preferences).system;
   private readonly stock = inject(StockroomStore);
   private readonly shop = inject(ShopStore);
   private readonly api = inject(Api);

@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { toObservable } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { findEntry, otherCurrencyCodes, soldByLength, type OfferRow, type SupplierRow } from '@gewinde/core';
+import { formatPackLength, findEntry, otherCurrencyCodes, soldByLength, type OfferRow, type SupplierRow } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { JobStore } from '../data/job-store';
 import { Messages } from '../data/messages';
+import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { StockroomStore } from '../data/stockroom-store';
 import { Attempt } from '../shared/attempt';
@@ -33,6 +34,7 @@ export class SuppliersRoom {
   readonly supplier = input<string>();
   private readonly router = inject(Router);
   private readonly modal = inject(NgbModal);
+  private readonly preferences = inject(Preferences);
   private readonly shop = inject(ShopStore);
   private readonly stock = inject(StockroomStore);
   private readonly messages = inject(Messages);
@@ -103,7 +105,7 @@ export class SuppliersRoom {
   protected holds({ offer, long }: { readonly offer: OfferRow; readonly long: boolean }): string {
     if (offer.holds.length > 1) return `kit of ${offer.holds.length}`;
     const { quantity } = offer.holds[0]!;
-    if (long) return `${quantity / 1000} m${offer.oneLength ? ', off the reel' : ''}`;
+    if (long) return `${formatPackLength(quantity, this.preferences.system())}${offer.oneLength ? ', off the reel' : ''}`;
     return quantity === 1 ? 'piece' : `${quantity} pieces`;
   }
 

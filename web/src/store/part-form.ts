@@ -41,8 +41,7 @@ import {
   NgbAccordionHeader,
   NgbAccordionItem,
 } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom, map } from 'rxjs';
-import { ApiError } from '../data/api';
+import { map } from 'rxjs';
 import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { type Choice, ChoiceField } from '../shared/choice-field';
@@ -50,6 +49,7 @@ import { DrawingView } from '../shared/drawing';
 import { refuse } from '../shared/field-problem';
 import { QuantityInput } from '../shared/quantity-input';
 import { endNotation, readNotation } from '../shared/read-notation';
+import { SetOver } from '../shared/set-over';
 import { TextField } from '../shared/text-field';
 import { bodyAsSaid, bodyGroup, ENDS, givenBody } from './part-body';
 import { compact, figure, figureText, length, number, text } from './part-fields';
@@ -127,9 +127,7 @@ export class PartForm {
   /** Figures follow from the ends; they are laid open where one was said, or cannot be taken. */
   protected readonly figuresClosed = signal(true);
   protected readonly error = signal<string | null>(null);
-  protected readonly busy = signal(false);
-  /** The newer version that somebody else has saved: the next save goes over it. */
-  private over: number | null = null;
+  protected saving = this.savingOver(0);
   private readonly values = toSignal(this.form.valueChanges.pipe(map(() => this.form.getRawValue())), {
     initialValue: this.form.getRawValue(),
   });
@@ -190,18 +188,8 @@ export class PartForm {
     if (!whole || this.form.invalid) return this.toFirstRefused();
     const problem = checkFitting(whole)[0];
     if (problem) return this.refuse(problem.field, problem.message);
-    this.busy.set(true);
-    try {
-      const { put } = await firstValueFrom(this.shop.change(this.command(whole)));
-      this.saved.emit(put.find((entity) => entity.type === 'part')!.row);
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      if (error.code === 'conflict') this.over = (error.details.current as CataloguePart).version;
-      const hint = error.code === 'conflict' ? ' Save again to put yours over it, or cancel to see it as it is.' : '';
-      this.refuse(error.field?.replace(/^commands\/0\/entry\/part\//, ''), error.message + hint);
-    } finally {
-      this.busy.set(false);
-    }
+    const answer = await this.saving.ask((over) => this.shop.change(this.command(whole, over)));
+    if (answer) this.saved.emit(answer.put.find((entity) => entity.type === 'part')!.row);
   }
 
   /** What is refused may be out of sight. */
@@ -216,15 +204,22 @@ export class PartForm {
     return kind && this.bodied() ? { body: givenBody(this.values().body, this.connectors(), kind) } : {};
   }
 
-  private command({ id, retired, ...part }: Fitting): ShopCommand {
+  private command({ id, retired, ...part }: Fitting, over: number): ShopCommand {
     const before = this.part();
     if (!before) return { do: 'add-part', entry: { kind: 'fitting', part: { id, ...part } } };
     return {
       do: 'edit-part',
       id: before.part.id,
-      version: this.over ?? before.version,
+      version: over,
       entry: { kind: 'fitting', part: { ...part, id: before.part.id, ...(retired ? { retired } : {}) } },
     };
+  }
+
+  /** What somebody else saved since the form was opened is said first. */
+  private savingOver(version: number): SetOver {
+    return new SetOver(version, 'Save again to put yours over it, or cancel to see it as it is.', (message, field) =>
+      this.refuse(field?.replace(/^commands\/0\/entry\/part\//, ''), message),
+    );
   }
 
   /** At the field it is about, whatever it is called there; below the form otherwise. */
@@ -242,7 +237,7 @@ export class PartForm {
   }
 
   private fill(part: Fitting | null): void {
-    this.over = null;
+    this.saving = this.savingOver(this.part()?.version ?? 0);
     this.figuresClosed.set(part === null);
     this.form.reset({
       ends: ENDS.map((i) => (part?.ends[i] ? formatConnector(part.ends[i]) : '')),

@@ -27,14 +27,13 @@ import {
   type QuantityKind,
   type ShopCommand,
 } from '@gewinde/core';
-import { firstValueFrom } from 'rxjs';
-import { ApiError } from '../data/api';
 import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { type Choice, ChoiceField, plainChoices } from '../shared/choice-field';
 import { refuse } from '../shared/field-problem';
 import { QuantityInput } from '../shared/quantity-input';
 import { endNotation } from '../shared/read-notation';
+import { SetOver } from '../shared/set-over';
 import { TextField } from '../shared/text-field';
 
 type Value = string | number | null;
@@ -90,9 +89,7 @@ export class PlainPartForm {
   });
   protected readonly nameWords = { required: 'A part needs a name.', pattern: 'A part needs a name.' };
   protected readonly error = signal<string | null>(null);
-  protected readonly busy = signal(false);
-  /** The newer version that somebody else has saved: the next save goes over it. */
-  private over: number | null = null;
+  protected saving = this.savingOver(0);
 
   constructor() {
     effect(() => {
@@ -133,18 +130,8 @@ export class PlainPartForm {
     const entry = this.whole();
     const problem = checkPart(entry)[0];
     if (problem) return this.refuse(problem.field, problem.message);
-    this.busy.set(true);
-    try {
-      const { put } = await firstValueFrom(this.shop.change(this.command(entry)));
-      this.saved.emit(put.find((entity) => entity.type === 'part')!.row);
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      if (error.code === 'conflict') this.over = (error.details.current as CataloguePart).version;
-      const hint = error.code === 'conflict' ? ' Save again to put yours over it, or cancel to see it as it is.' : '';
-      this.refuse(error.field?.replace(/^commands\/0\/entry\/part\/(figures\/)?/, ''), error.message + hint);
-    } finally {
-      this.busy.set(false);
-    }
+    const answer = await this.saving.ask((over) => this.shop.change(this.command(entry, over)));
+    if (answer) this.saved.emit(answer.put.find((entity) => entity.type === 'part')!.row);
   }
 
   /** Fields that are still empty, by their labels. */
@@ -154,10 +141,10 @@ export class PlainPartForm {
     return open.length > 0 ? `Still to be said: ${open.join(', ')}.` : null;
   }
 
-  private command(entry: PartEntry): ShopCommand {
+  private command(entry: PartEntry, over: number): ShopCommand {
     const before = this.part();
     if (!before) return { do: 'add-part', entry: entry as Extract<ShopCommand, { do: 'add-part' }>['entry'] };
-    return { do: 'edit-part', id: before.id, version: this.over ?? before.version, entry };
+    return { do: 'edit-part', id: before.id, version: over, entry };
   }
 
   private whole(): PartEntry {
@@ -191,6 +178,13 @@ export class PlainPartForm {
     return [[name, type === 'number' ? read(String(value)) : typeof value === 'string' ? value.trim() : value]];
   }
 
+  /** What somebody else saved since the form was opened is said first. */
+  private savingOver(version: number): SetOver {
+    return new SetOver(version, 'Save again to put yours over it, or cancel to see it as it is.', (message, field) =>
+      this.refuse(field?.replace(/^commands\/0\/entry\/part\/(figures\/)?/, ''), message),
+    );
+  }
+
   /** At the field it is about; below the form otherwise. */
   private refuse(field: string | undefined, message: string): void {
     const { name, connector, code, figures } = this.form.controls;
@@ -198,7 +192,7 @@ export class PlainPartForm {
   }
 
   private fill(row: CataloguePart | null, fields: readonly PartField[]): void {
-    this.over = null;
+    this.saving = this.savingOver(this.part()?.version ?? 0);
     const said = row ? figuresIn(row) : {};
     const { figures, fluids } = this.form.controls;
     for (const name of Object.keys(figures.controls)) figures.removeControl(name);
