@@ -15,6 +15,12 @@ test('hoses are cut off the rack by a proven plan, ticked with what was measured
   await saw.getByLabel('Your initials').press('Tab');
   await expectNoFault(page);
 
+  // kept for this job by a press, and given free by one
+  await page.getByRole('button', { name: 'Reserve', exact: true }).click();
+  await expect(page.getByText('The lengths of this plan are reserved for this job')).toBeVisible();
+  await page.getByRole('button', { name: 'Release', exact: true }).click();
+  await expect(page.getByText('Nothing is reserved for this job any more')).toBeVisible();
+
   // somebody who has not heard of it cuts the same length
   const other = await context.newPage();
   await deaf(other);
@@ -43,6 +49,16 @@ test('hoses are cut off the rack by a proven plan, ticked with what was measured
   await saw.getByRole('button', { name: 'Trimmed …' }).click();
   await dialog.getByRole('button', { name: 'Trimmed', exact: true }).click();
   await expect(saw).not.toContainText('longer than the ticket');
+
+  // booked for another that was not sawn: taken back, its length is whole again
+  await page.getByRole('button', { name: /S-1-L7 To the cooler/ }).click();
+  await saw.getByRole('button', { name: 'Take back: S-1-L7' }).click();
+  await dialog.getByRole('button', { name: 'It was not sawn' }).click();
+  await expect(page.getByRole('button', { name: /1181.*S-1-L7 To the cooler, to be cut/ })).toBeVisible();
+  await page.getByRole('button', { name: /S-1-L7 To the cooler/ }).click();
+  await saw.getByRole('button', { name: 'Cut, 1181' }).press('Enter');
+  await expect(saw.getByText('✓ H-0003, TK')).toBeVisible();
+  await page.getByRole('button', { name: /S-1-L4 Turbo feed/ }).click();
 
   // spoiled: it says what it costs, and it is to be cut again
   await saw.getByRole('button', { name: 'Spoiled: S-1-L4' }).click();
@@ -94,6 +110,16 @@ test('what is missing is ordered in one go, sent, confirmed with its surprises, 
   await expect(least).toBeChecked();
   await page.getByLabel('needed by').fill('2027-03-01');
   await page.getByLabel('needed by').press('Tab');
+  // what no line takes by itself
+  await page.getByRole('button', { name: 'Add a part …' }).click();
+  const beside = page.getByRole('dialog');
+  await beside.getByLabel('Add a part').fill('o-ring fkm as568-910');
+  await expect(beside.getByLabel('Add a part')).toHaveAttribute('aria-expanded', 'true');
+  await beside.getByLabel('Add a part').press('Enter');
+  await beside.getByLabel(/^Quantity of O-ring FKM AS568-910/).fill('7');
+  await beside.getByLabel(/^Quantity of O-ring FKM AS568-910/).press('Tab');
+  await beside.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('row', { name: /O-ring FKM AS568-910/ })).toContainText('7');
   await page.getByRole('button', { name: /^Keep back \d+ parts/ }).click();
   await expect(page.getByText(/parts are kept back for this job/)).toBeVisible();
   await page.getByRole('button', { name: 'Kits …' }).click();
