@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { expect, test, type APIRequestContext, type Locator, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 
 interface Summary {
   job: { id: string; number: string };
@@ -21,13 +21,9 @@ export interface JobDocument {
 const read = async (request: APIRequestContext, id: string | undefined): Promise<JobDocument> =>
   ((await (await request.get(`/api/jobs/${id}`)).json()) as { document: JobDocument }).document;
 
-/** A second try has jobs of its own: those of the first are left as they were broken off. */
-const own = (number: string): string => (test.info().retry === 0 || number.startsWith('24') ? number : `${number}-r${test.info().retry}`);
-
 export async function jobByNumber(request: APIRequestContext, number: string): Promise<JobDocument> {
-  const wanted = own(number);
-  const { jobs } = (await (await request.get('/api/jobs', { params: { find: wanted, most: 100 } })).json()) as { jobs: Summary[] };
-  return read(request, jobs.find((s) => s.job.number === wanted)?.job.id);
+  const { jobs } = (await (await request.get('/api/jobs', { params: { number } })).json()) as { jobs: Summary[] };
+  return read(request, jobs[0]?.job.id);
 }
 
 interface JobFile {
@@ -42,9 +38,9 @@ async function exported(request: APIRequestContext): Promise<JobFile> {
 /** A fresh copy of the demo job under a number of its own, so that tests do not stand on one another. */
 export async function copyOfMagpie(request: APIRequestContext, number: string): Promise<JobDocument> {
   const file = (magpie ??= await exported(request));
-  const made = (await (
-    await request.post('/api/jobs/import', { data: { ...file, job: { ...file.job, number: own(number) } } })
-  ).json()) as { summary: Summary };
+  const made = (await (await request.post('/api/jobs/import', { data: { ...file, job: { ...file.job, number } } })).json()) as {
+    summary: Summary;
+  };
   return read(request, made.summary.job.id);
 }
 

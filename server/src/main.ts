@@ -9,15 +9,18 @@ import { heavyInWorkers } from './threads/heavy-in-workers.js';
 import { lateByForm } from './jobs/summaries.js';
 import type { App } from './plugins/app-type.js';
 import { outsideOf } from './stand-ins/outside.js';
+import { keepAsking } from './stockroom/send-order.js';
 
 const config = inPlainWords(() => readConfig(process.env));
 const db = connectDatabase(config.databaseUrl);
 let app: App | undefined;
+let askNoMore: (() => void) | undefined;
 
 let stopping = false;
 const stop = async (code = 0): Promise<void> => {
   if (stopping) return;
   stopping = true;
+  askNoMore?.();
   await app?.close();
   await db.destroy();
   process.exit(code);
@@ -35,15 +38,17 @@ try {
   await ensureStandardCatalogue(db, coreBuild());
   await lateByForm(db);
   const heavy = heavyInWorkers(config.databaseUrl);
+  const outside = outsideOf(config.outside);
   app = await buildApp({
     db,
     heavy,
     hosts: config.hosts,
-    outside: outsideOf(config.outside),
+    outside,
     ...(config.webRoot ? { webRoot: config.webRoot } : {}),
     logger: { level: 'warn' },
   });
   await app.listen({ host: config.host, port: config.port });
+  askNoMore = keepAsking(db, outside.supplier);
   process.send?.('ready');
   console.log(`Gewinde listens on http://${config.host}:${config.port}`);
 } catch (error) {

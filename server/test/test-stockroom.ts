@@ -1,5 +1,7 @@
 import { shopContracts, stockContracts, type AnswerOf, type ErrorBody, type ShopCommand, type StockCommand } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
+import { changeRows } from '../src/history/change-rows.js';
+import { carryOut } from '../src/shop/carry-out.js';
 import { sampleJob, startTestApp, type Answer, type TestApp } from './test-app.js';
 
 type Changed = Answer<AnswerOf<typeof shopContracts.changeShop> & Partial<ErrorBody>>;
@@ -40,3 +42,9 @@ export async function startStockroom(number: string): Promise<TestStockroom> {
 
 /** A command as a test words it, whether it holds or not. */
 export const said = (command: object): StockCommand => command as StockCommand;
+
+/** An order that is sent, with nobody asked about it. */
+export async function sayItIsSent(t: TestApp, id: string, version: number): Promise<void> {
+  const sender = { client: 'test', key: randomUUID() };
+  await changeRows(t.db, 'shop', sender, (trx) => carryOut(trx, [{ do: 'send-order', id, version }], sender));
+}

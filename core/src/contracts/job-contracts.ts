@@ -81,6 +81,8 @@ export const jobContracts = {
       {
         archived: Type.Optional(Type.Union([Type.Literal('true'), Type.Literal('false')])),
         find: Type.Optional(WordsOrNone(letters.search)),
+        /** The one job of this number, archived or not. */
+        number: Type.Optional(number),
         from: Type.Optional(Type.String({ pattern: '^\\d{1,7}$' })),
         most: Type.Optional(Type.String({ pattern: '^([1-9]\\d?|100)$' })),
       },

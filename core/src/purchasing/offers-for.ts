@@ -112,6 +112,8 @@ export interface ChangedPrice {
   readonly wasMinor: number;
   /** Undefined where it is not offered any more. */
   readonly nowMinor?: number;
+  /** Another pack: what is in it is not what was planned. */
+  readonly otherPack?: true;
 }
 
 /** What changed since an order was planned. */
@@ -125,6 +127,9 @@ export function changedPrices(
     const offer = byId.get(offerId ?? `listed ${holds[0]?.part}`);
     if (!offer) return [{ name, wasMinor: packMinor }];
     const nowMinor = priceFor(offer, packs);
+    const held = (of: readonly { readonly part: string; readonly quantity: number }[]): string =>
+      JSON.stringify([...of].map(({ part, quantity }) => [part, quantity]).sort());
+    if (held(offer.holds) !== held(holds)) return [{ name, wasMinor: packMinor, nowMinor, otherPack: true }];
     return nowMinor === packMinor ? [] : [{ name, wasMinor: packMinor, nowMinor }];
   });
 }

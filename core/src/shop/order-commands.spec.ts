@@ -1,4 +1,4 @@
-import { inHouseUnits, orderTotal, type Acknowledgement } from '@gewinde/core';
+import { counts, inHouseUnits, isUnconfirmed, orderTotal, orderWords, type Acknowledgement } from '@gewinde/core';
 import { refusal, sampleOffer, sampleSupplier, ShopInMemory, TODAY } from '../../testing/shop.js';
 
 const RING = 'o-ring fkm AS568-906';
@@ -86,6 +86,19 @@ describe('an order', () => {
     expect(shop.all('order')).toEqual([]);
   });
 
+  it('is not written for packs that hold something else by now, nor sent', () => {
+    write();
+    shop.run({ do: 'edit-offer', id: 'rings', version: 1, offer: sampleOffer(RING, 100) });
+    expect(words(() => write())).toMatch(/^Prices have changed since: a pack of Ring holds something else now\. Nothing was ordered/);
+    expect(words(() => to('send-order'))).toMatch(/a pack of Ring holds something else now/);
+    write([ring(2, { holds: [{ part: RING, quantity: 100 }] })]);
+    to('send-order');
+    // what comes is counted by what was ordered
+    shop.run({ do: 'edit-offer', id: 'rings', version: 2, offer: sampleOffer(RING, 10) });
+    came(1);
+    expect(shop.part(RING).part.shelf).toBe(100);
+  });
+
   it('has each line once, a supplier that is bought from, and jobs that are there', () => {
     expect(words(() => write([ring(), ring()]))).toMatch(/stands twice/);
     expect(words(() => write([ring()], { jobIds: ['gone'] }))).toMatch(/job is not there/);
@@ -165,6 +178,62 @@ describe('an order', () => {
       reference: 'N-1',
       lines: [{ confirmedPacks: 3, confirmedMinor: 520, due: '2026-12-24' }],
     });
+  });
+});
+
+describe('an order that is not confirmed', () => {
+  const unanswered = { tries: 1, at: `${TODAY}T10:00:00.000Z`, why: 'it failed: no route to host' };
+
+  it('is called off or confirmed; one that is open or confirmed waits for no answer', () => {
+    write();
+    expect(words(() => to('order-unanswered', { unanswered }))).toBe('PO-0001 is not sent: no answer is waited for.');
+    to('send-order');
+    expect([orderWords(shop.order()), isUnconfirmed(shop.order())]).toEqual(['sent', false]);
+    expect(words(() => to('cancel-order'))).toMatch(/not changed any more/);
+    expect(to('order-unanswered', { unanswered })).toBe('Order PO-0001 is not confirmed');
+    expect([orderWords(shop.order()), isUnconfirmed(shop.order())]).toEqual(['not confirmed', true]);
+    // it may be on its way all the same: what comes of it comes in
+    came(1);
+    expect([shop.order().state, isUnconfirmed(shop.order())]).toEqual(['part', false]);
+    write();
+    to('send-order');
+    to('order-unanswered', { unanswered });
+    answer();
+    expect([shop.order().state, shop.order().unanswered]).toEqual(['confirmed', undefined]);
+    expect(words(() => to('cancel-order'))).toMatch(/not changed any more/);
+  });
+
+  it('that is called off is one no more', () => {
+    write();
+    to('send-order');
+    to('order-unanswered', { unanswered });
+    to('cancel-order');
+    expect([orderWords(shop.order()), orderTotal(shop.order())]).toEqual(['cancelled', 0]);
+    expect(words(() => came(1))).toMatch(/is cancelled: nothing of it can come in/);
+  });
+});
+
+describe('what is kept beside it', () => {
+  it('has its limits: parcels of an order, jobs of a shelf and of a length', () => {
+    for (let i = 0; i < 70; i++) shop.jobs.set(`j${i}`, `25${i}`);
+    shop.run({ do: 'move-stock', part: RING, kind: 'count', quantity: 100 });
+    shop.run({ do: 'add-length', length: { part: HOSE, kind: 'reel', mm: 100_000 } });
+    const { id } = shop.length();
+    const reserve = (i: number) => shop.run({ do: 'move-stock', part: RING, kind: 'reserve', quantity: 1, jobId: `j${i}` });
+    const hold = (i: number) => shop.run({ do: 'reserve-lengths', jobId: `j${i}`, lengths: [{ id, mm: 100 }] });
+    for (let i = 0; i < counts.jobsOnStock; i++) {
+      reserve(i);
+      hold(i);
+    }
+    for (const more of [reserve, hold])
+      expect(refusal(() => more(counts.jobsOnStock))).toMatchObject({
+        code: 'too-many',
+        message: expect.stringMatching(/^60 jobs have some of/),
+      });
+    write([ring(100)]);
+    to('send-order');
+    for (let i = 0; i < counts.deliveriesOfOrder; i++) came(1);
+    expect(refusal(() => came(1))).toMatchObject({ code: 'too-many', message: expect.stringMatching(/has come in 60 parcels already/) });
   });
 });
 

@@ -8,6 +8,8 @@ import {
   claimOver,
   gaveUp,
   incomingChecks,
+  isUnconfirmed,
+  notAnswered,
   orderStateWords,
   received,
   type Delivery,
@@ -101,10 +103,12 @@ function pricesHold(draft: ShopDraft, supplierId: string, lines: readonly Omit<P
   if (changed.length === 0) return;
   const words = changed
     .slice(0, 4)
-    .map(({ name, wasMinor, nowMinor }) =>
+    .map(({ name, wasMinor, nowMinor, otherPack }) =>
       nowMinor === undefined
         ? `${name} is not offered any more`
-        : `${name} costs ${money(nowMinor)} now, ${money(wasMinor)} when it was planned`,
+        : otherPack
+          ? `a pack of ${name} holds something else now`
+          : `${name} costs ${money(nowMinor)} now, ${money(wasMinor)} when it was planned`,
     );
   const more = changed.length > words.length ? `, and ${changed.length - words.length} more` : '';
   throw new CommandError(
@@ -159,7 +163,9 @@ function fewer(line: PurchaseLine): PurchaseLine {
 }
 
 export function cancelOrder(draft: ShopDraft, { id, version }: StockCommandOf<'cancel-order'>): string {
-  const before = openOrder(draft, id, version);
+  const seen = draft.editable('order', id, version);
+  // one that its supplier never confirmed may be called off where it is known that nobody there has it
+  const before = isUnconfirmed(seen) ? seen : openOrder(draft, id, version);
   draft.put('order', { ...before, state: 'cancelled' });
   return `Cancel order ${before.number}`;
 }
@@ -185,6 +191,12 @@ export function acknowledgeOrder(draft: ShopDraft, { id, version, answer }: Stoc
   const before = draft.editable('order', id, version);
   draft.put('order', acknowledged(before, answer));
   return `Order ${before.number} is confirmed`;
+}
+
+export function orderUnanswered(draft: ShopDraft, { id, version, unanswered }: StockCommandOf<'order-unanswered'>): string {
+  const before = draft.editable('order', id, version);
+  draft.put('order', notAnswered(before, unanswered));
+  return `Order ${before.number} is not confirmed`;
 }
 
 /** What of an order is for nobody yet goes to a job. @throws {CommandError} bad-value, not-enough */
@@ -245,7 +257,14 @@ function putAway(draft: ShopDraft, id: string, { packs, quantity, line, kept, pl
   if (!soldByLength(part)) {
     const note = `order ${order.number}`;
     movePart(draft, id, { kind: 'receive', quantity: packs * quantity }, { by, note });
-    for (const claim of kept) movePart(draft, id, { kind: 'reserve', ...claim }, { by, note });
+    for (const claim of kept) {
+      try {
+        movePart(draft, id, { kind: 'reserve', ...claim }, { by, note });
+      } catch (error) {
+        // so many jobs have some of it that no more is kept back: what came lies on the shelf all the same, for whoever comes first
+        if (!(error instanceof CommandError) || error.code !== 'too-many') throw error;
+      }
+    }
     return;
   }
   const left = kept.map((claim) => ({ ...claim }));

@@ -36,6 +36,7 @@ const runs: { readonly [N in ShopCommandName]: (draft: ShopDraft, command: ShopC
   'cancel-order': orders.cancelOrder,
   'send-order': orders.sendOrder,
   'acknowledge-order': orders.acknowledgeOrder,
+  'order-unanswered': orders.orderUnanswered,
   'receive-order': orders.receiveOrder,
   'claim-order': orders.takeOver,
   'give-up-line': orders.giveUpLine,

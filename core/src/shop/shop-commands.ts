@@ -57,17 +57,19 @@ export const shopCommands: Readonly<Record<ShopCommandName, ShopCommandEntry>> =
   'write-order': { schema: s['write-order'], words: 'Write an order' },
   'edit-order': { schema: s['edit-order'], words: 'Edit an order' },
   'cancel-order': { schema: s['cancel-order'], words: 'Cancel an order' },
-  'send-order': { schema: s['send-order'], words: 'Send an order' },
+  'send-order': { schema: s['send-order'], words: 'Send an order', inner: true },
   'acknowledge-order': { schema: s['acknowledge-order'], words: 'Take in an acknowledgement' },
+  'order-unanswered': { schema: s['order-unanswered'], words: 'An order is not confirmed', inner: true },
   'receive-order': { schema: s['receive-order'], words: 'Receive a delivery' },
   'claim-order': { schema: s['claim-order'], words: 'Take what is over of an order' },
   'give-up-line': { schema: s['give-up-line'], words: 'Give up what is still to come' },
 };
 
+/** What a page or a program may ask for. */
 export const ShopCommandSchema = Type.Unsafe<ShopCommand>(
   OneKindOf(
     'do',
-    Object.values(shopCommands).map((entry) => entry.schema),
+    Object.values(shopCommands).flatMap((entry) => (entry.inner ? [] : [entry.schema])),
     'ShopCommand',
   ),
 );

@@ -29,6 +29,7 @@ export {
 export {
   AcknowledgementSchema,
   DeliverySchema,
+  isAcknowledgement,
   orderStates,
   PurchaseOrderSchema,
   type Acknowledgement,
@@ -36,6 +37,7 @@ export {
   type Delivery,
   type PurchaseLine,
   type PurchaseOrder,
+  type Unanswered,
 } from './order-schema.js';
 export { StoreRulesSchema, usualStoreRules, type StoreRules } from './store-rules.js';
 export {
@@ -60,6 +62,9 @@ export {
   lineTotal,
   openPacks,
   orderStateWords,
+  isUnconfirmed,
+  notAnswered,
+  orderWords,
   orderTotal,
   received,
 } from './receive-order.js';

@@ -136,5 +136,7 @@ function trimmed({ onHand, reserved, ...rest }: Shelf): Shelf {
 function withReserved(reserved: StockRow['reserved'], jobId: string, quantity: number): StockRow['reserved'] {
   const there = reserved.some((r) => r.jobId === jobId);
   if (quantity === 0) return reserved.filter((r) => r.jobId !== jobId);
+  if (!there && reserved.length >= counts.jobsOnStock)
+    throw new CommandError('too-many', `${counts.jobsOnStock} jobs have some of it already: settle one of them first.`, 'jobId');
   return there ? reserved.map((r) => (r.jobId === jobId ? { jobId, quantity } : r)) : [...reserved, { jobId, quantity }];
 }

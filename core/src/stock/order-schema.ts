@@ -1,4 +1,5 @@
 import { Type, type Static } from 'typebox';
+import { Check } from 'typebox/value';
 import { counts, Day, letters, OneOf, Text, Words, type Frozen } from '../schema/index.js';
 import { HeldSchema, RowId } from './supplier-schema.js';
 
@@ -71,6 +72,19 @@ export const DeliverySchema = Type.Object(
   strict,
 );
 
+/** Sent, and no answer came that can be taken: why, how often it was asked, and when it is asked again by itself. */
+export const UnansweredSchema = Type.Object(
+  {
+    tries: Type.Integer({ minimum: 1, maximum: 100_000 }),
+    /** ISO. */
+    at: Type.String({ maxLength: letters.figure }),
+    why: Words(letters.jointWords),
+    /** ISO; absent where it is not asked again by itself. */
+    next: Type.Optional(Type.String({ maxLength: letters.figure })),
+  },
+  strict,
+);
+
 export const PurchaseOrderSchema = Type.Object(
   {
     id: RowId,
@@ -84,6 +98,7 @@ export const PurchaseOrderSchema = Type.Object(
     lines: Type.Array(OrderLineSchema, { minItems: 1, maxItems: counts.linesOfOrder }),
     writtenOn: Day,
     sentOn: Type.Optional(Day),
+    unanswered: Type.Optional(UnansweredSchema),
     /** The supplier's own number for it. */
     reference: Type.Optional(Words(letters.paperNumber)),
     deliveries: Type.Array(DeliverySchema, { maxItems: counts.deliveriesOfOrder }),
@@ -115,3 +130,9 @@ export type Claim = Frozen<Static<typeof ClaimSchema>>;
 export type PurchaseLine = PurchaseOrder['lines'][number];
 export type Delivery = PurchaseOrder['deliveries'][number];
 export type Acknowledgement = Frozen<Static<typeof AcknowledgementSchema>>;
+export type Unanswered = Frozen<Static<typeof UnansweredSchema>>;
+
+/** What comes from outside may be anything. */
+export function isAcknowledgement(value: unknown): value is Acknowledgement {
+  return Check(AcknowledgementSchema, value);
+}

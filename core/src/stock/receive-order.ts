@@ -1,5 +1,6 @@
 import { CommandError } from '../commands/index.js';
-import type { Acknowledgement, Delivery, PurchaseLine, PurchaseOrder } from './order-schema.js';
+import { counts } from '../schema/index.js';
+import type { Acknowledgement, Delivery, PurchaseLine, PurchaseOrder, Unanswered } from './order-schema.js';
 
 /** Orders by their numbers, `PO-9999` before `PO-10000`; below nothing where `a` was written first. */
 export function byNumber(a: string, b: string): number {
@@ -53,7 +54,25 @@ export function acknowledged(order: PurchaseOrder, answer: Acknowledgement): Pur
       );
     return { ...line, confirmedPacks: said.packs, confirmedMinor: said.packMinor, ...(said.due ? { due: said.due } : {}) };
   });
-  return { ...order, lines, reference: answer.reference, state: 'confirmed' };
+  const { unanswered: _, ...rest } = order;
+  return { ...rest, lines, reference: answer.reference, state: 'confirmed' };
+}
+
+/** The order of which no answer came. @throws {CommandError} bad-value */
+export function notAnswered(order: PurchaseOrder, unanswered: Unanswered): PurchaseOrder {
+  if (order.state !== 'sent')
+    throw new CommandError('bad-value', `${order.number} is ${wordsOf(order.state)}: no answer is waited for.`, 'state');
+  return { ...order, unanswered };
+}
+
+/** Sent, and its supplier has not confirmed it when it was asked: nobody knows whether it comes. */
+export function isUnconfirmed({ state, unanswered }: Pick<PurchaseOrder, 'state' | 'unanswered'>): boolean {
+  return state === 'sent' && unanswered !== undefined;
+}
+
+/** How an order stands, in a word or two. */
+export function orderWords(order: Pick<PurchaseOrder, 'state' | 'unanswered'>): string {
+  return isUnconfirmed(order) ? 'not confirmed' : wordsOf(order.state);
 }
 
 /**
@@ -64,6 +83,12 @@ export function acknowledged(order: PurchaseOrder, answer: Acknowledgement): Pur
 export function received(order: PurchaseOrder, delivery: Delivery, failed: ReadonlySet<string> = new Set()): PurchaseOrder {
   if (!isUnderWay(order))
     throw new CommandError('bad-value', `${order.number} is ${wordsOf(order.state)}: nothing of it can come in.`, 'state');
+  if (order.deliveries.length >= counts.deliveriesOfOrder)
+    throw new CommandError(
+      'too-many',
+      `${order.number} has come in ${counts.deliveriesOfOrder} parcels already: give up what is open, and order it anew.`,
+      'delivery',
+    );
   const came = new Map<string, number>();
   for (const { key, packs } of delivery.lines) {
     const line = order.lines.find((l) => l.key === key);

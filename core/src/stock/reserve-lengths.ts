@@ -1,4 +1,5 @@
 import { CommandError } from '../commands/index.js';
+import { counts } from '../schema/index.js';
 import { freeMm, type CutMade, type HoseLength } from './length-schema.js';
 import { taped } from '../units/index.js';
 
@@ -15,6 +16,12 @@ export function reserveLengths(length: HoseLength, jobId: string, mm: number): H
       'lengths',
     );
   const next = [...reserved.filter((r) => r.jobId !== jobId), ...(mm > 0 ? [{ jobId, mm }] : [])];
+  if (next.length > counts.jobsOnStock)
+    throw new CommandError(
+      'too-many',
+      `${counts.jobsOnStock} jobs have some of ${length.id} already: settle one of them first.`,
+      'lengths',
+    );
   return next.length > 0 ? { ...rest, reserved: next } : rest;
 }
 

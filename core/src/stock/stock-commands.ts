@@ -3,7 +3,7 @@ import { PlaceKeySchema } from '../job/index.js';
 import { counts, Day, letters, OneOf, Text, Uuid, Words, without, type Frozen } from '../schema/index.js';
 import { CutMadeSchema, LengthFields } from './length-schema.js';
 import { MoveKindSchema, StockSchema } from './move-stock.js';
-import { AcknowledgementSchema, CheckDoneSchema, DeliverySchema, OrderLineSchema } from './order-schema.js';
+import { AcknowledgementSchema, CheckDoneSchema, DeliverySchema, OrderLineSchema, UnansweredSchema } from './order-schema.js';
 import { StoreRulesSchema } from './store-rules.js';
 import { OfferFields, RowId, SupplierFields } from './supplier-schema.js';
 
@@ -182,6 +182,7 @@ export const stockCommandSchemas = {
   'cancel-order': Type.Object({ do: Type.Literal('cancel-order'), ...row }, strict),
   'send-order': Type.Object({ do: Type.Literal('send-order'), ...row }, strict),
   'acknowledge-order': Type.Object({ do: Type.Literal('acknowledge-order'), ...row, answer: AcknowledgementSchema }, strict),
+  'order-unanswered': Type.Object({ do: Type.Literal('order-unanswered'), ...row, unanswered: UnansweredSchema }, strict),
   'receive-order': Type.Object(
     { do: Type.Literal('receive-order'), ...row, delivery: DeliverySchema, place: Type.Optional(Words(letters.place)) },
     strict,

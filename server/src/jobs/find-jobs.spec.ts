@@ -10,7 +10,7 @@ beforeEach(async () => {
   await server.db('job_lines').delete();
   await server.db('jobs').delete();
 });
-type Query = { find?: string; from?: string; most?: string; archived?: 'true' | 'false' };
+type Query = { number?: string; find?: string; from?: string; most?: string; archived?: 'true' | 'false' };
 const page = async (query: Query = {}) => (await server.ask(jobContracts.listJobs, { query })).body;
 const numbers = async (query: Query = {}) => (await page(query)).jobs.map((s) => s.job.number);
 const way = (id: string, at: number, fitting: string, version = 1): Command => ({
@@ -31,6 +31,14 @@ describe('the board', () => {
     expect(await page({ from: '9' })).toMatchObject({ jobs: [], total: 4 });
     for (const wrong of ['?most=0', '?most=101', '?from=-1', '?find=a%0Ab', `?find=${'x'.repeat(121)}`])
       expect((await server.call('GET', `/api/jobs${wrong}`)).status).toBe(400);
+  });
+
+  it('finds the one job of a number, as a label says it, among any number of others, archived too', async () => {
+    for (let i = 10; i < 35; i++) await server.ask(jobContracts.createJob, { body: { number: `Job 1${i}`, name: 'Job 1' } });
+    const { body } = await server.ask(jobContracts.createJob, { body: { number: 'Job 1', name: 'Archived' } });
+    await server.change(body.id, { do: 'edit-job', version: body.version, set: { archived: true } } as Command);
+    for (const number of ['Job 1', 'JOB 1', ' job 1 ']) expect((await page({ number })).jobs.map((s) => s.job.name)).toEqual(['Archived']);
+    expect(await page({ number: 'Job' })).toMatchObject({ jobs: [], total: 0 });
   });
 
   it('finds jobs by all words in number, name, line, port, component and part, and says what it found', async () => {

@@ -23,6 +23,12 @@ export async function findJobs(db: Knex, asked: AskedJobs, heavy: Heavy): Promis
   return words.length === 0 ? pageOfAll(db, asked) : pageWithWords(db, asked, words, heavy);
 }
 
+/** The job that has a number, as a label says it: in whatever letters, archived or not. */
+export async function jobOfNumber(db: Knex, number: string): Promise<JobPage> {
+  const ids = await db('jobs').where({ number: number.trim() }).pluck<string[]>('id');
+  return { jobs: await summariesOf(db, ids), total: ids.length, behind: 0 };
+}
+
 async function pageOfAll(db: Knex, { archived, from, most }: AskedJobs): Promise<JobPage> {
   const rows: { id: string }[] = await db('jobs').where({ archived }).orderBy('number').offset(from).limit(most).select('id');
   const counted = (await db('jobs').where({ archived }).count({ n: '*' }).first()) as { n: number };

@@ -5,14 +5,16 @@ import { nextSteps, stepHistory } from '../history/step-history.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
-import { findJobs } from './find-jobs.js';
+import { findJobs, jobOfNumber } from './find-jobs.js';
 import { createJob } from './job-store.js';
 import { readJobAt } from './read-document.js';
 
 /** Jobs: the board, one whole, and every change to one. */
 export async function jobRoutes(app: App, { db, heavy }: Feature): Promise<void> {
-  serve(app, jobContracts.listJobs, async ({ query: { archived, find = '', from = '0', most = '30' } }) =>
-    findJobs(db, { archived: archived === 'true', find, from: Number(from), most: Number(most) }, heavy),
+  serve(app, jobContracts.listJobs, async ({ query: { archived, find = '', number, from = '0', most = '30' } }) =>
+    number === undefined
+      ? findJobs(db, { archived: archived === 'true', find, from: Number(from), most: Number(most) }, heavy)
+      : jobOfNumber(db, number),
   );
   serve(app, jobContracts.createJob, async ({ body }) => createJob(db, body));
   serve(app, jobContracts.readJob, async ({ params }) => readJobAt(db, params.id));

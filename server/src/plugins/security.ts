@@ -26,6 +26,10 @@ export async function secure(app: FastifyInstance, requestsPerMinute: number): P
     strictTransportSecurity: false, // plain http on loopback
     referrerPolicy: { policy: 'no-referrer' },
   });
+  // what the shop knows is kept by no browser and no proxy, unless its route says so
+  app.addHook('onSend', async (request, reply) => {
+    if (request.url.startsWith('/api/') && !reply.hasHeader('cache-control')) void reply.header('cache-control', 'no-store');
+  });
   await app.register(rateLimit, { max: requestsPerMinute, timeWindow: '1 minute' });
   await app.register(compress, { global: true, threshold: 1024, encodings: ['br', 'gzip'] });
 }

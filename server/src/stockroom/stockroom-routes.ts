@@ -23,7 +23,9 @@ import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
 import type { LabelPrinter } from '../stand-ins/label-printer/label-printer.js';
 import type { SupplierDesk } from '../stand-ins/supplier/supplier-desk.js';
+import { OutsideError, within } from '../stand-ins/within.js';
 import { tellHosePlan } from './hose-plans.js';
+import { ANSWER_MS } from './order-sendings.js';
 import { sendToSupplier } from './send-order.js';
 import { readMoves, readStockroom, readStoreRules } from './stockroom-store.js';
 import { today } from '../shop/today.js';
@@ -61,7 +63,13 @@ export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Fe
     const [supplier] = await listRows(db, 'supplier', { id: order.supplierId });
     if (!supplier || order.state === 'open' || order.state === 'cancelled')
       return { shipments: [], words: 'It was not sent: nothing is on its way.' };
-    return { shipments: (await desk.shipments(order, supplier)).map((s) => ({ ...s, lines: [...s.lines] })) };
+    try {
+      const shipments = await within(ANSWER_MS, () => desk.shipments(order, supplier));
+      return { shipments: shipments.map((s) => ({ ...s, lines: [...s.lines] })) };
+    } catch (error) {
+      if (!(error instanceof OutsideError)) throw error;
+      return { shipments: [], words: `${supplier.name} does not say what is on its way: ${error.message}.` };
+    }
   });
 
   const onPaper = async (id: string): Promise<OrderOnPaper & { byLength: Set<string> }> => {

@@ -1,3 +1,4 @@
+import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   findEntry,
@@ -6,37 +7,35 @@ import {
   lateLines,
   lineTotal,
   openPacks,
-  orderStateWords,
+  isUnconfirmed,
+  orderWords,
   orderTotal,
-  stockContracts,
   type PurchaseOrder,
   type UnitSystem,
 } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { firstValueFrom } from 'rxjs';
-import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
 import { Outside } from '../data/outside';
 import { Messages } from '../data/messages';
-import { ShopStore } from '../data/shop-store';
 import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { Icon } from '../shared/icon';
+import { OrderSending } from '../stock/order-sending';
 import { shortDay, today } from '../stock/today';
 
 /** The orders of a job, or of the shop: sent, answered, late, received in parts. */
 @Component({
   selector: 'g-order-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Icon],
+  imports: [DatePipe, Icon],
   templateUrl: './order-list.html',
   styleUrl: './order-list.scss',
 })
 export class OrderList {
   private readonly view = inject(JobView);
   private readonly stock = inject(StockroomStore);
-  private readonly shop = inject(ShopStore);
-  private readonly api = inject(Api);
+  private readonly sending = inject(OrderSending);
   private readonly messages = inject(Messages);
   private readonly modal = inject(NgbModal);
   private readonly outside = inject(Outside);
@@ -62,14 +61,18 @@ export class OrderList {
   /** To the supplier; sent again, its answer is asked for again. */
   protected send(order: PurchaseOrder): Promise<void> {
     return this.attempt(order, async () => {
-      await firstValueFrom(
-        this.shop.ask((key) =>
-          this.api.call(stockContracts.sendOrder, { params: { id: order.id }, body: { key, version: order.version } }),
-        ),
-      );
-      this.messages.tell(`${order.number} is sent, and answered`);
+      this.messages.tell(await this.sending.send(order));
     });
   }
+  /** They said so by other means: what was ordered comes as it was ordered. */
+  protected confirmByHand(order: PurchaseOrder, reference: string): Promise<void> {
+    return this.attempt(order, async () => {
+      if (reference.trim() === '') throw new Error('Say under which number they have it, or who said so.');
+      await firstValueFrom(this.stock.change(this.sending.confirmation(order, reference.trim())));
+      this.messages.tell(`${order.number} is confirmed`);
+    });
+  }
+
   protected cancel(order: PurchaseOrder): Promise<void> {
     return this.attempt(order, async () => {
       await firstValueFrom(this.stock.change({ do: 'cancel-order', id: order.id, version: order.version }));
@@ -106,7 +109,8 @@ export class OrderList {
     return {
       order,
       supplier: this.stock.suppliers().find((s) => s.id === order.supplierId)?.name ?? 'a supplier that is gone',
-      state: orderStateWords(order.state),
+      state: orderWords(order),
+      unconfirmed: isUnconfirmed(order) ? order.unanswered : undefined,
       total: orderTotal(order),
       lines: order.lines.map((line) => ({
         line,

@@ -1,5 +1,5 @@
 import type { HoseLength, OfferRow, PurchaseOrder, StockCommand, SupplierRow } from '@gewinde/core';
-import { openSampleJob, openStockroom, render, settle } from '../../test/open-job';
+import { answer as answerTo, openSampleJob, openStockroom, render, settle } from '../../test/open-job';
 import { OrderList } from './order-list';
 import { ReceiveDialog } from '../stock/receive-dialog';
 import { ToOrder } from './to-order';
@@ -110,6 +110,48 @@ describe('an order of the job', () => {
     await settle();
     await list.stable();
     expect(list.find('[role=alert]').textContent).toContain('Prices have changed since');
+  });
+
+  it('that its supplier does not confirm says why and what may be done: asked again, confirmed by hand, called off', async () => {
+    const unanswered = { tries: 2, at: '2026-11-26T10:05:00.000Z', why: 'no answer came within 10 s', next: '2026-11-26T10:10:00.000Z' };
+    const waiting: PurchaseOrder = { ...order, state: 'sent', deliveries: [], unanswered };
+    const opened = await openSampleJob();
+    await openStockroom(opened, { suppliers: [supplier], orders: [waiting] });
+    const list = await render(OrderList);
+    expect(list.find('.state').textContent).toBe('not confirmed');
+    expect(list.find('.g-verdict').textContent.replace(/\s+/g, ' ')).toMatch(
+      /was asked 2 times, the last time on 26 Nov, \d\d:05: no answer came within 10 s\. It is asked again by itself at \d\d:10/,
+    );
+    await list.press('button', 'It is confirmed');
+    expect(list.find('[role=alert]').textContent).toContain('Say under which number they have it');
+    (list.find('.by-hand input') as HTMLInputElement).value = ' by phone, Ms N. ';
+    await list.press('button', 'It is confirmed');
+    const answer = { order: 'PO-0001', reference: 'by phone, Ms N.', lines: [] };
+    const byHand = opened.shopSent();
+    expect(byHand.commands).toEqual([{ do: 'acknowledge-order', id: 'po', version: 4, answer }]);
+    byHand.request.flush({ code: 'conflict', message: 'Somebody else has.', current: waiting }, { status: 409, statusText: 'stale' });
+    await settle();
+    await list.stable();
+    await list.press('button', 'They do not have it');
+    const off = opened.shopSent();
+    expect(off.commands).toEqual([{ do: 'cancel-order', id: 'po', version: 4 }]);
+    off.request.flush({ code: 'conflict', message: 'Somebody else has.', current: waiting }, { status: 409, statusText: 'stale' });
+    await settle();
+    await list.stable();
+    await list.press('button', 'Ask again');
+    const row = { ...waiting, version: 5, unanswered: { ...unanswered, tries: 3 } };
+    opened.request('POST', '/api/orders/po/send').flush({ ...answerTo('k'), put: [{ type: 'order', row }] });
+    await settle();
+    await list.stable();
+    expect(opened.messages.at(-1)!.text).toBe('PO-0001 is sent, and not confirmed');
+    expect(list.text()).toContain('was asked 3 times');
+  });
+
+  it('of which the answer cannot be taken is not asked for again by itself', async () => {
+    const unanswered = { tries: 1, at: '2026-11-26T10:05:00.000Z', why: 'This answers order PO-9999, not PO-0001.' };
+    const opened = await openSampleJob();
+    await openStockroom(opened, { suppliers: [supplier], orders: [{ ...order, state: 'sent', deliveries: [], unanswered }] });
+    expect((await render(OrderList)).text()).toContain('It is not asked again by itself: ring them, with PO-0001.');
   });
 
   it('teaches while there is none', async () => {

@@ -58,8 +58,8 @@ export class OpenLabel {
   private async documentOf(number: string) {
     const here = this.store.document();
     if (here?.job.number.toLowerCase() === number.toLowerCase()) return here;
-    const { jobs } = await firstValueFrom(this.api.call(jobContracts.listJobs, { query: { find: number, most: '20' } }));
-    const job = jobs.find((j) => j.job.number.toLowerCase() === number.toLowerCase())?.job;
+    const { jobs } = await firstValueFrom(this.api.call(jobContracts.listJobs, { query: { number } }));
+    const job = jobs[0]?.job;
     return job && (await firstValueFrom(this.api.call(jobContracts.readJob, { params: { id: job.id } }))).document;
   }
 }

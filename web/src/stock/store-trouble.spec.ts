@@ -206,7 +206,7 @@ describe('a supplier', () => {
     const list = await render(SupplierOrders, { supplier: 's' });
     expect(list.all('.order')).toHaveLength(1);
     expect(list.find('.order').textContent.replace(/\s+/g, ' ')).toMatch(/PO-0001 ?sent, 1 line, € 17\.60, written 20 Nov ?late/);
-    await list.press('button', 'Ask for the answer');
+    await list.press('button', 'Ask again');
     const request = opened.request('POST', '/api/orders/po/send');
     request.flush({ code: 'wrong-order', message: 'The supplier answers another order.' }, { status: 409, statusText: 'x' });
     await settle();

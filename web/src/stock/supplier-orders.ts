@@ -1,12 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { isUnderWay, lateLines, orderStateWords, orderTotal, stockContracts, type PurchaseOrder } from '@gewinde/core';
+import { isUnderWay, lateLines, orderWords, orderTotal, type PurchaseOrder } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
-import { firstValueFrom } from 'rxjs';
-import { Api } from '../data/api';
 import { Messages } from '../data/messages';
 import { Preferences } from '../data/preferences';
-import { ShopStore } from '../data/shop-store';
 import { StockroomStore } from '../data/stockroom-store';
+import { OrderSending } from './order-sending';
 import { shortDay, today } from './today';
 
 /** The orders of a supplier that are not done, whatever they are for. */
@@ -30,7 +28,7 @@ import { shortDay, today } from './today';
         >
         @if (o.order.state === 'open' || o.order.state === 'sent') {
           <button type="button" class="g-button small" [disabled]="busy()" (click)="send(o.order)">
-            {{ o.order.state === 'open' ? 'Send' : 'Ask for the answer' }}
+            {{ o.order.state === 'open' ? 'Send' : 'Ask again' }}
           </button>
         }
         @if (o.under) {
@@ -69,8 +67,7 @@ export class SupplierOrders {
   readonly supplier = input.required<string>();
   protected readonly units = inject(Preferences).system;
   private readonly stock = inject(StockroomStore);
-  private readonly shop = inject(ShopStore);
-  private readonly api = inject(Api);
+  private readonly sending = inject(OrderSending);
   private readonly messages = inject(Messages);
   private readonly modal = inject(NgbModal);
   protected readonly busy = signal(false);
@@ -81,7 +78,7 @@ export class SupplierOrders {
       .orders.filter((o) => o.supplierId === this.supplier() && o.state !== 'complete' && o.state !== 'cancelled')
       .map((order) => ({
         order,
-        state: orderStateWords(order.state),
+        state: orderWords(order),
         total: (orderTotal(order) / 100).toFixed(2),
         day: shortDay(order.writtenOn),
         late: lateLines(order, today()).length > 0,
@@ -93,12 +90,7 @@ export class SupplierOrders {
     this.busy.set(true);
     this.error.set(null);
     try {
-      await firstValueFrom(
-        this.shop.ask((key) =>
-          this.api.call(stockContracts.sendOrder, { params: { id: order.id }, body: { key, version: order.version } }),
-        ),
-      );
-      this.messages.tell(`${order.number} is sent, and answered`);
+      this.messages.tell(await this.sending.send(order));
     } catch (error) {
       this.error.set((error as Error).message);
     } finally {

@@ -14,6 +14,7 @@ import * as componentMetal from './20261207_component_metal.js';
 import * as flow from './20261208_flow.js';
 import * as stockroom from './20261209_stockroom.js';
 import * as beside from './20261210_beside.js';
+import * as orderSendings from './20261211_order_sendings.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -31,4 +32,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261208_flow': flow,
   '20261209_stockroom': stockroom,
   '20261210_beside': beside,
+  '20261211_order_sendings': orderSendings,
 };
