@@ -1,5 +1,6 @@
 import { entities, type AnswerOf, type EntityType, type jobContracts, type JobEntityType } from '@gewinde/core';
 import type { Knex } from 'knex';
+import { namedInStore } from '../database/named-in-store.js';
 import { firstInUse } from '../database/users-of.js';
 import type { Entity } from '../database/entities.js';
 import { inTransaction } from '../database/in-transaction.js';
@@ -80,6 +81,8 @@ async function restore(
     gone.flatMap((e) => (e.type === 'part' ? [e.row.id] : [])),
   );
   if (used !== undefined) throw cannot(event, direction, `"${used}" is used by a line by now`);
+  const stands = await namedInStore(trx, gone);
+  if (stands) throw cannot(event, direction, stands);
   const next = to.map(
     (entity) =>
       ({ ...entity, row: { ...entity.row, version: Math.max(now.get(entity.row.id)?.version ?? 0, entity.row.version) + 1 } }) as Entity,

@@ -151,3 +151,41 @@ describe('how it is cut, kept and bought', () => {
     expect((await t.room()).rules.rules).toEqual(rules.rules);
   });
 });
+
+describe('what is taken back', () => {
+  const undo = (client: string) => t.ask(shopContracts.undoShop, { body: { key: randomUUID() } }, client);
+  const washer = (part: string) => ({ holds: [{ part, quantity: 5 }], prices: [{ fromPacks: 1, packMinor: 100 }] });
+
+  it('is no part that somebody else offers, orders or keeps by now', async () => {
+    const entry = { kind: 'supply', part: { id: 'own-ring', name: 'Own ring', kind: 'washer', figures: await ownFigures() } };
+    const added = await t.run(said({ do: 'add-part', entry }), 'a');
+    expect(added.status).toBe(200);
+    const { id: supplierId } = await add({ name: 'Of the own ring' });
+    const offerId = randomUUID();
+    await t.run(said({ do: 'add-offer', id: offerId, offer: { supplierId, ...washer('own-ring') } }), 'b');
+    expect((await undo('a')).body).toMatchObject({
+      code: 'cannot-undo',
+      message: expect.stringMatching(/"own-ring" is offered by a supplier by now/),
+    });
+    const lines = [{ key: 'k', offerId, name: 'Own ring', holds: [{ part: 'own-ring', quantity: 5 }], packs: 1, packMinor: 120 }];
+    expect((await t.run(said({ do: 'write-order', supplierId, jobIds: [], lines }), 'b')).status).toBe(200);
+    await t.run(said({ do: 'delete-offer', id: offerId, version: 1 }), 'b');
+    expect((await undo('a')).body.message).toMatch(/"own-ring" stands in order PO-\d{4} by now/);
+  });
+
+  it('is no supplier that others have offers of, or orders to', async () => {
+    const id = randomUUID();
+    await t.run(said({ do: 'add-supplier', id, supplier: { ...terms, name: 'Taken back' } }), 'c');
+    const offerId = randomUUID();
+    await t.run(said({ do: 'add-offer', id: offerId, offer: { supplierId: id, ...washer(WASHER) } }), 'b');
+    expect((await undo('c')).body.message).toMatch(/Taken back offers something by now/);
+    await t.run(said({ do: 'delete-offer', id: offerId, version: 1 }), 'b');
+    expect((await undo('c')).status).toBe(200);
+    expect(await supplier(id)).toBeUndefined();
+  });
+
+  async function ownFigures(): Promise<object> {
+    const { row } = (await t.ask(shopContracts.readPart, { params: { part: WASHER } })).body;
+    return (row.part as { figures: object }).figures;
+  }
+});
