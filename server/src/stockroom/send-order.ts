@@ -98,7 +98,7 @@ async function unconfirmed(
     }
     const next = again ? nextTry(tries) : undefined;
     await giveBack(trx, id, next);
-    const unanswered = { tries, at, why: why.slice(0, 160), ...(next ? { next: next.toISOString() } : {}) };
+    const unanswered = { tries, at, why: why.slice(0, 160).replace(/\.$/, ''), ...(next ? { next: next.toISOString() } : {}) };
     return carryOut(trx, [{ do: 'order-unanswered', id, version, unanswered }], sender);
   });
 }
