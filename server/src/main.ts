@@ -32,7 +32,9 @@ process.on('SIGINT', () => void stop());
 process.on('disconnect', () => void stop());
 
 try {
-  await migrate(db);
+  // what brings tables up to date takes as long as it takes
+  const migrating = connectDatabase(config.databaseUrl, 2, 0);
+  await migrate(migrating).finally(() => migrating.destroy());
   // the demo brings the standard parts with their sample prices; the rest of them, and all where there is no demo
   if (config.demo !== 'none') await loadDemo(db, config.demo === 'reset');
   await ensureStandardCatalogue(db, coreBuild());

@@ -14,6 +14,14 @@ const AWAY = new Set([
   'ER_UNKNOWN_COM_ERROR',
 ]);
 
+/** MariaDB's ER_STATEMENT_TIMEOUT, which its client has no name for. */
+const TOO_LONG = 1969;
+
+/** Whether an error says that a statement ran for longer than one may, and was ended. */
+export function tookTooLong(error: unknown): boolean {
+  return ((error ?? {}) as { readonly errno?: unknown }).errno === TOO_LONG;
+}
+
 /** Whether an error says that the database, or the way to it, is gone. */
 export function isAway(error: unknown): boolean {
   const { code, name } = (error ?? {}) as { readonly code?: unknown; readonly name?: unknown };

@@ -29,6 +29,31 @@ describe('a database that is away', () => {
   });
 });
 
+describe('a statement that runs for too long', () => {
+  const url = process.env['GEWINDE_TEST_DATABASE_URL']!;
+  const endless = 'select sleep(60)';
+
+  it('is ended, told as a database that is busy, and leaves its connection to the next', async () => {
+    const db = connectDatabase(url, 1, 1);
+    const ended: unknown = await db.raw(endless).catch((error: unknown) => error);
+    expect(toAppError(ended)).toMatchObject({ code: 'database-busy', status: 503 });
+    expect(await db.raw('select 1 as one')).toMatchObject([[{ one: 1 }], expect.anything()]);
+    await db.destroy();
+  });
+
+  it('is one of the app: what brings tables up to date takes its time', async () => {
+    for (const [statementS, kept] of [
+      [undefined, 30],
+      [0, 0],
+    ] as const) {
+      const db = connectDatabase(url, 1, statementS);
+      const [[row]] = (await db.raw('select @@session.max_statement_time as s')) as [{ s: string }[]];
+      expect(Number(row!.s)).toBe(kept);
+      await db.destroy();
+    }
+  });
+});
+
 describe('readConfig', () => {
   const env = { GEWINDE_DATABASE_URL: 'mysql://a:b@c/d' };
   it('binds to loopback unless told otherwise', () =>

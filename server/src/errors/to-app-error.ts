@@ -7,7 +7,7 @@ import {
   wordsProblem,
   type ErrorBody,
 } from '@gewinde/core';
-import { isAway } from './away.js';
+import { isAway, tookTooLong } from './away.js';
 import { AppError, errorCatalogue } from './app-error.js';
 
 interface Thrown {
@@ -41,6 +41,7 @@ export function toAppError(thrown: unknown): AppError {
   const error = thrown as Thrown;
   if (error.validation) return validationError(error);
   if (isAway(thrown)) return new AppError('database-away');
+  if (tookTooLong(thrown)) return new AppError('database-busy');
   if (error.code === 'ER_LOCK_DEADLOCK' || error.code === 'ER_LOCK_WAIT_TIMEOUT') return new AppError('database-busy');
   if (error.code === 'FST_ERR_CTP_BODY_TOO_LARGE') return new AppError('too-large');
   if (error.statusCode === 429) return new AppError('too-many-requests');
