@@ -70,12 +70,16 @@ export const ListPreviewSchema = Type.Object(
     mapping: MappingSchema,
     added: Type.Array(ListedPart),
     changed: Type.Array(ListedPart),
-    counts: Type.Object({ added: Count, changed: Count, unchanged: Count, errors: Count }),
+    /** `shelves`: parts of which the list says another shelf than there is. */
+    counts: Type.Object({ added: Count, changed: Count, unchanged: Count, shelves: Count, errors: Count }),
     errors: Type.Array(LineErrorSchema),
   },
   { title: 'ListPreview' },
 );
 export type ListPreview = Frozen<Static<typeof ListPreviewSchema>>;
+
+/** The list is a count: the shelves of parts that are there are set by it; else they are left as they are. */
+const Counted = Type.Optional(Type.Boolean());
 
 export const shopContracts = {
   readCatalogue: contract({
@@ -131,7 +135,13 @@ export const shopContracts = {
     path: '/api/catalogue/import/preview',
     summary: 'What a list would change',
     body: Type.Object(
-      { csv: Csv, section: Type.Optional(Section), mapping: Type.Optional(MappingSchema), money: Type.Optional(ListMoneySchema) },
+      {
+        csv: Csv,
+        section: Type.Optional(Section),
+        mapping: Type.Optional(MappingSchema),
+        money: Type.Optional(ListMoneySchema),
+        counted: Counted,
+      },
       strict,
     ),
     answer: ListPreviewSchema,
@@ -143,7 +153,14 @@ export const shopContracts = {
     path: '/api/catalogue/import',
     summary: 'Take a list in, all of it or nothing',
     body: Type.Object(
-      { key: ChangeKey, csv: Csv, section: Type.Optional(Section), mapping: MappingSchema, money: Type.Optional(ListMoneySchema) },
+      {
+        key: ChangeKey,
+        csv: Csv,
+        section: Type.Optional(Section),
+        mapping: MappingSchema,
+        money: Type.Optional(ListMoneySchema),
+        counted: Counted,
+      },
       strict,
     ),
     answer: ShopChangeSchema,

@@ -40,6 +40,7 @@ export {
   type PartHead,
   type PartSection,
 } from './part-sections.js';
+export { withShelves, type ShelvesLeft } from './list-shelves.js';
 export {
   guessPlainColumns,
   plainColumns,

@@ -29,7 +29,6 @@ export {
 export {
   AcknowledgementSchema,
   DeliverySchema,
-  isAcknowledgement,
   orderStates,
   PurchaseOrderSchema,
   type Acknowledgement,
@@ -68,6 +67,7 @@ export {
   orderTotal,
   received,
 } from './receive-order.js';
+export { isAcknowledgement } from './is-acknowledgement.js';
 export { claimOver, claimsReceived, comingFor, type Coming } from './claims.js';
 export { reserveLengths, wholeAgain } from './reserve-lengths.js';
 export { incomingChecks, type IncomingCheck } from './incoming-checks.js';

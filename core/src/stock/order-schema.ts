@@ -1,5 +1,4 @@
 import { Type, type Static } from 'typebox';
-import { Check } from 'typebox/value';
 import { counts, Day, letters, OneOf, Text, Words, type Frozen } from '../schema/index.js';
 import { HeldSchema, RowId } from './supplier-schema.js';
 
@@ -131,8 +130,3 @@ export type PurchaseLine = PurchaseOrder['lines'][number];
 export type Delivery = PurchaseOrder['deliveries'][number];
 export type Acknowledgement = Frozen<Static<typeof AcknowledgementSchema>>;
 export type Unanswered = Frozen<Static<typeof UnansweredSchema>>;
-
-/** What comes from outside may be anything. */
-export function isAcknowledgement(value: unknown): value is Acknowledgement {
-  return Check(AcknowledgementSchema, value);
-}

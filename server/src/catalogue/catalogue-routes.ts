@@ -50,9 +50,11 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
     asShopChange(await changeRows(db, 'shop', { client, key: body.key }, (trx) => carryOut(trx, body.commands, body))),
   );
   serve(app, shopContracts.undoShop, async ({ body, client }) => heavy.run(undoShop, { client, key: body.key }));
-  serve(app, shopContracts.previewList, async ({ body }) => heavy.run(previewList, body.csv, body.section, body.mapping, body.money));
+  serve(app, shopContracts.previewList, async ({ body }) =>
+    heavy.run(previewList, body.csv, body.section, body.mapping, body.money, body.counted),
+  );
   serve(app, shopContracts.importList, async ({ body, client }) =>
-    heavy.run(importList, body.csv, body.section ?? 'fitting', body.mapping, body.money, { client, key: body.key }),
+    heavy.run(importList, body.csv, body.section ?? 'fitting', body.mapping, body.money, body.counted ?? false, { client, key: body.key }),
   );
   serve(app, shopContracts.exportList, async ({ query, reply }) => {
     const name = (query.section ?? 'catalogue').replace(/[^a-z]+/g, '-');

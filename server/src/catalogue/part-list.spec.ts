@@ -22,7 +22,7 @@ describe('a supplier list', () => {
     const before = (await fittings()).length;
     const { body } = await preview(LIST);
     expect(body.mapping).toEqual({ code: 0, name: 1, ends: 2, priceMinor: 3, shelf: 4, leadDays: 5 });
-    expect(body.counts).toEqual({ added: 3, changed: 0, unchanged: 0, errors: 0 });
+    expect(body.counts).toEqual({ added: 3, changed: 0, unchanged: 0, shelves: 0, errors: 0 });
     expect(await fittings()).toHaveLength(before);
   });
 
@@ -37,6 +37,23 @@ describe('a supplier list', () => {
     expect((await fittings()).find((f) => f.code === 'TW-3')).toMatchObject({ priceMinor: 500, shelf: 12, name: 'Plug' });
     for (let i = 0; i < 3; i++) expect((await shop.ask(shopContracts.undoShop, { body: { key: randomUUID() } })).status).toBe(200);
     expect((await fittings()).some((f) => f.code?.startsWith('TW'))).toBe(false);
+  });
+
+  it('puts back nothing that was taken since it was written: its shelves hold where it is said to be a count', async () => {
+    const { mapping } = (await preview(LIST)).body;
+    await take(LIST, mapping);
+    const plug = async () => (await fittings()).find((f) => f.code === 'TW-3')!;
+    const { id } = await plug();
+    const move = { do: 'move-stock', part: id, kind: 'issue', quantity: 5 } as const;
+    await shop.ask(shopContracts.changeShop, { body: { key: randomUUID(), commands: [move] } });
+    const dearer = LIST.replace('12,40 €', '13,00 €');
+    expect((await preview(dearer)).body.counts).toMatchObject({ changed: 1, unchanged: 2, shelves: 1 });
+    await take(dearer, mapping);
+    expect(await plug()).toMatchObject({ shelf: 7 });
+    const counted = { csv: dearer, mapping, counted: true };
+    expect((await shop.ask(shopContracts.previewList, { body: counted })).body.counts).toMatchObject({ changed: 1, shelves: 1 });
+    await shop.ask(shopContracts.importList, { body: { key: randomUUID(), ...counted } });
+    expect(await plug()).toMatchObject({ shelf: 12 });
   });
 
   it.each([

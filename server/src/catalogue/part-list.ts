@@ -10,6 +10,7 @@ import {
   readParts,
   readPlainList,
   sectionOf,
+  withShelves,
   writeParts as partList,
   writtenField,
   writePlainList,
@@ -40,21 +41,41 @@ interface Read {
   readonly added: readonly PartEntry[];
   readonly changed: readonly PartEntry[];
   readonly unchanged: number;
+  readonly shelves: number;
   readonly errors: readonly LineError[];
 }
 
 /** The lines of a list as parts of its section. */
-async function readList(db: Knex, list: List, section: PartSection, given: Mapping, money?: ListMoney): Promise<Read> {
+async function readList(
+  db: Knex,
+  list: List,
+  section: PartSection,
+  given: Mapping,
+  money: ListMoney | undefined,
+  counted: boolean,
+): Promise<Read> {
   const catalogue = await readCatalogue(db);
   const { rows, mapping, errors: inOther } = money ? inEuros(list.rows, given, money) : { ...list, mapping: given, errors: [] };
   const errors = [...moneyOf(list.headings, given, money), ...inOther];
   if (section !== 'fitting') {
     const read = readPlainList(rows, mapping, section, entriesIn(catalogue, section));
-    return { ...read, errors: [...errors, ...read.errors] };
+    return left(read, entriesIn(catalogue, section), counted, [...errors, ...read.errors]);
   }
   const { added, changed, unchanged, errors: others } = readParts(rows, mapping, catalogue.fittings);
   const entry = (part: Fitting): PartEntry => ({ kind: 'fitting', part });
-  return { added: added.map(entry), changed: changed.map(entry), unchanged, errors: [...errors, ...others] };
+  const read = { added: added.map(entry), changed: changed.map(entry), unchanged };
+  return left(read, catalogue.fittings.map(entry), counted, [...errors, ...others]);
+}
+
+/** With the shelves as they are to be. */
+function left(
+  { added, changed, unchanged }: Pick<Read, 'added' | 'changed' | 'unchanged'>,
+  known: readonly PartEntry[],
+  counted: boolean,
+  errors: readonly LineError[],
+): Read {
+  const said = withShelves(changed, known, counted);
+  return { added, changed: said.changed, unchanged: unchanged + said.unchanged, shelves: said.shelves, errors };
 }
 
 /** What is wrong where the heading over the prices names other money. */
@@ -70,11 +91,12 @@ export async function previewList(
   section: PartSection = 'fitting',
   mapping?: Mapping,
   money?: ListMoney,
+  counted = false,
 ): Promise<ListPreview> {
   const list = readCsv(csv);
   const { headings, rows } = list;
   const used = mapping ?? (section === 'fitting' ? guessColumns(headings) : guessPlainColumns(headings, section));
-  const read = await readList(db, list, section, used, money);
+  const read = await readList(db, list, section, used, money, counted);
   return {
     headings,
     sample: rows.slice(0, 5),
@@ -82,7 +104,13 @@ export async function previewList(
     mapping: used,
     added: read.added.slice(0, SHOWN).map(listed),
     changed: read.changed.slice(0, SHOWN).map(listed),
-    counts: { added: read.added.length, changed: read.changed.length, unchanged: read.unchanged, errors: read.errors.length },
+    counts: {
+      added: read.added.length,
+      changed: read.changed.length,
+      unchanged: read.unchanged,
+      shelves: read.shelves,
+      errors: read.errors.length,
+    },
     errors: read.errors.slice(0, SHOWN),
   };
 }
@@ -112,11 +140,12 @@ export async function importList(
   section: PartSection,
   mapping: Mapping,
   money: ListMoney | undefined,
+  counted: boolean,
   sender: Sender,
 ): Promise<ShopChange> {
   const list = readCsv(csv);
   const change = await changeRows(db, 'shop', sender, async (trx) => {
-    const read = await readList(trx, list, section, mapping, money);
+    const read = await readList(trx, list, section, mapping, money, counted);
     const first = read.errors[0];
     if (first)
       throw new AppError('list-errors', `Line ${first.line}: ${first.message} Nothing was taken in.`, { field: first.column ?? 'csv' });

@@ -37,7 +37,7 @@ describe('a price list', () => {
     const offer = { supplierId: id, holds: [{ part: WASHER, quantity: 1 }], prices: [{ fromPacks: 1, packMinor: 9 }] };
     await run({ do: 'add-offer', offer });
     const { status, body } = await t.ask(shopContracts.undoShop, { body: { key: randomUUID() } }, client);
-    expect([status, body.message]).toEqual([409, expect.stringContaining('something hangs on it by now')]);
+    expect([status, body.message]).toEqual([409, expect.stringContaining('Short lived offers something by now')]);
   });
 
   it('is matched by code or part, in packs and breaks; taken in again it changes nothing', async () => {

@@ -101,8 +101,14 @@ export class ShopStore {
     return this.send(call);
   }
 
-  importList(csv: string, section: PartSection, mapping: ListPreview['mapping'], money?: ListMoney): Observable<ShopChange> {
-    const body = { csv, section, mapping, ...(money ? { money } : {}) };
+  importList(
+    csv: string,
+    section: PartSection,
+    mapping: ListPreview['mapping'],
+    money?: ListMoney,
+    counted = false,
+  ): Observable<ShopChange> {
+    const body = { csv, section, mapping, ...(money ? { money } : {}), ...(counted ? { counted } : {}) };
     return this.send((key) => this.api.call(shopContracts.importList, { body: { ...body, key } }));
   }
 

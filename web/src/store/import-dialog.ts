@@ -66,6 +66,8 @@ export class ImportDialog {
     currency: new FormControl<Currency>('EUR', { nonNullable: true }),
     euros: new FormControl('', { nonNullable: true, validators: [figure('a rate', false, 0.0001)] }),
   });
+  /** The list is a count of the shelves. */
+  protected readonly counted = new FormControl(false, { nonNullable: true });
   protected readonly shown = computed(() => {
     const p = this.preview();
     if (!p) return [];
@@ -83,6 +85,7 @@ export class ImportDialog {
     const file = (event.target as HTMLInputElement).files?.[0];
     if (!file) return;
     this.preview.set(null);
+    this.counted.setValue(false);
     this.fileName.set(file.name);
     if (file.size > MOST_BYTES) {
       this.error.set(`The file is ${(file.size / 1024 / 1024).toFixed(1)} MB, and 8 MB are the most. Split the list.`);
@@ -110,15 +113,22 @@ export class ImportDialog {
     const money = this.moneyGiven();
     if (!p || money === null) return;
     const { added, changed } = p.counts;
+    const counted = this.counted.value;
     await this.trying.run(async () => {
-      await firstValueFrom(this.shop.importList(this.csv, this.section(), p.mapping, money));
+      await firstValueFrom(this.shop.importList(this.csv, this.section(), p.mapping, money, counted));
       this.modal.close({ added, changed });
     });
   }
 
   protected async look(mapping?: ListPreview['mapping']): Promise<void> {
     const money = this.moneyGiven() ?? undefined;
-    const body = { csv: this.csv, section: this.section(), ...(mapping ? { mapping } : {}), ...(money ? { money } : {}) };
+    const body = {
+      csv: this.csv,
+      section: this.section(),
+      ...(mapping ? { mapping } : {}),
+      ...(money ? { money } : {}),
+      ...(this.counted.value ? { counted: true } : {}),
+    };
     await this.trying.run(async () => this.preview.set(await firstValueFrom(this.api.call(shopContracts.previewList, { body }))));
   }
 }

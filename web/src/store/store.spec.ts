@@ -167,7 +167,7 @@ describe("a supplier's list", () => {
     mapping: { code: 0 },
     added: [],
     changed: [],
-    counts: { added: 0, changed: 0, unchanged: 0, errors: 1 },
+    counts: { added: 0, changed: 0, unchanged: 0, shelves: 0, errors: 1 },
     errors: [{ line: 2, column: 'ends', message: 'The line does not say its ends.' }],
   };
 
@@ -191,7 +191,7 @@ describe("a supplier's list", () => {
       ...preview,
       mapping: { code: 0, ends: 1 },
       added: [{ name: tee.name, says: 'an6 f swivel + an6 m + npt 1/8 f' }],
-      counts: { added: 1, changed: 0, unchanged: 0, errors: 0 },
+      counts: { added: 1, changed: 0, unchanged: 0, shelves: 0, errors: 0 },
       errors: [],
     };
     again.flush(good);
@@ -210,7 +210,7 @@ describe("a supplier's list", () => {
     Object.defineProperty(input, 'files', { value: [csvFile('Article,Price\nA1,$4', 20)] });
     input.dispatchEvent(new Event('change'));
     await settle();
-    const ready = { ...preview, counts: { added: 1, changed: 0, unchanged: 0, errors: 0 }, errors: [] };
+    const ready = { ...preview, counts: { added: 1, changed: 0, unchanged: 0, shelves: 0, errors: 0 }, errors: [] };
     request('POST', '/api/catalogue/import/preview').flush(ready);
     await settle();
     await dialog.stable();
@@ -230,6 +230,30 @@ describe("a supplier's list", () => {
     await dialog.stable();
     await dialog.press('button', 'Take in 1 part');
     expect(request('POST', '/api/catalogue/import').request.body).toMatchObject({ money });
+  });
+
+  it('leaves the shelves of parts as they are, and says so, unless it is said to be a count', async () => {
+    const { request } = await openSampleJob();
+    const dialog = await render(ImportDialog);
+    const input = dialog.find('input[type=file]') as HTMLInputElement;
+    Object.defineProperty(input, 'files', { value: [csvFile('Article,On shelf\nA1,4', 20)] });
+    input.dispatchEvent(new Event('change'));
+    await settle();
+    const told = { ...preview, counts: { added: 0, changed: 1, unchanged: 0, shelves: 2, errors: 0 }, errors: [] };
+    request('POST', '/api/catalogue/import/preview').flush(told);
+    await settle();
+    await dialog.stable();
+    expect(dialog.find('.g-verdict').textContent).toMatch(/Of 2 parts the list says another shelf than there is: it is left as it is\./);
+    dialog.find('.counted input').click();
+    await dialog.stable();
+    const again = request('POST', '/api/catalogue/import/preview');
+    expect(again.request.body).toMatchObject({ counted: true, mapping: { code: 0 } });
+    again.flush(told);
+    await settle();
+    await dialog.stable();
+    expect(dialog.text()).toContain('it is set by the list.');
+    await dialog.press('button', 'Take in 1 part');
+    expect(request('POST', '/api/catalogue/import').request.body).toMatchObject({ counted: true });
   });
 
   it('that is too large is not sent', async () => {
