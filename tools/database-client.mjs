@@ -1,38 +1,40 @@
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startDatabase } from './database.mjs';
 import { readLock } from './lock.mjs';
 import { requirePackages } from './needs.mjs';
 import { dataRoot } from './paths.mjs';
 
+/** The note of who holds the data folder. */
+export const lockFile = join(dataRoot, 'running.json');
+const folder = join(dataRoot, 'database');
+
+/** What `mariadb` and its like need on this machine. */
+export function requireClient() {
+  requirePackages([{ command: 'mariadb-dump', name: process.env.GEWINDE_DATABASE_URL ? 'mariadb-client' : 'mariadb-server' }]);
+}
+
 /**
- * How the command-line client reaches the database: your own by its url, or the private one, which is started for the moment if the
- * app is not running.
- * @returns {Promise<{ args: string[], database: string, env: NodeJS.ProcessEnv, running: boolean, done: () => Promise<void> }>}
+ * How the database is reached, as a user of that one database and of nothing else: your own by its url; the private one where it runs, or
+ * started for the moment. Whoever starts it holds the lock of the data folder.
+ *
+ * @returns {Promise<{ url: string, args: string[], database: string, env: NodeJS.ProcessEnv, done: () => Promise<void> }>}
  */
 export async function databaseClient() {
-  requirePackages([{ command: 'mariadb-dump', name: process.env.GEWINDE_DATABASE_URL ? 'mariadb-client' : 'mariadb-server' }]);
   const own = process.env.GEWINDE_DATABASE_URL;
-  if (own) {
-    const at = new URL(own);
-    const args = ['--no-defaults', `--host=${at.hostname}`, `--port=${at.port || 3306}`, `--user=${decodeURIComponent(at.username)}`];
-    return {
-      args,
-      database: at.pathname.slice(1),
-      env: { ...process.env, MYSQL_PWD: decodeURIComponent(at.password) },
-      running: false,
-      done: async () => undefined,
-    };
-  }
-  const folder = join(dataRoot, 'database');
-  const holder = readLock(join(dataRoot, 'running.json'));
-  if (holder?.address)
-    return {
-      args: ['--no-defaults', `--socket=${holder.socket ?? join(folder, 'm.sock')}`],
-      database: 'gewinde',
-      env: process.env,
-      running: true,
-      done: async () => undefined,
-    };
+  if (own) return clientOf(own);
+  const holder = readLock(lockFile);
+  if (holder?.address && holder.port) return clientOf(privateUrl(holder.port));
   const database = await startDatabase(folder);
-  return { args: database.adminArgs, database: 'gewinde', env: process.env, running: false, done: () => database.stop() };
+  return clientOf(database.url('gewinde'), () => database.stop());
+}
+
+function privateUrl(port) {
+  return `mysql://gewinde:${readFileSync(join(folder, 'password'), 'utf8')}@127.0.0.1:${port}/gewinde`;
+}
+
+function clientOf(url, done = async () => undefined) {
+  const at = new URL(url);
+  const args = ['--no-defaults', `--host=${at.hostname}`, `--port=${at.port || 3306}`, `--user=${decodeURIComponent(at.username)}`];
+  return { url, args, database: at.pathname.slice(1), env: { ...process.env, MYSQL_PWD: decodeURIComponent(at.password) }, done };
 }

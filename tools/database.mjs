@@ -1,9 +1,9 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 
 /**
@@ -24,9 +24,7 @@ export async function startDatabase(folder, { databases = ['gewinde'], wantedPor
   const secret = join(folder, 'password');
   const initialised = join(folder, 'initialised');
   const user = userInfo().username;
-  // a socket path may not be longer than 107 bytes
-  const inFolder = join(folder, 'm.sock');
-  const socket = inFolder.length < 100 ? inFolder : join(tmpdir(), `gewinde-${randomBytes(6).toString('hex')}.sock`);
+  const socket = socketOf(folder);
   if (existsSync(data) && !existsSync(initialised)) {
     console.log('A first start was cut short; setting the database up anew.');
     rmSync(data, { recursive: true, force: true });
@@ -49,7 +47,7 @@ export async function startDatabase(folder, { databases = ['gewinde'], wantedPor
   }
   if (!existsSync(secret)) writeFileSync(secret, randomBytes(24).toString('hex'), { mode: 0o600 });
   const password = readFileSync(secret, 'utf8');
-  await stopLeftBehind(socket, data);
+  await stopLeftBehind(folder, socket, data);
   const port = wantedPort ?? (await freePort());
   const out = openSync(log, 'a');
   const child = spawn(
@@ -93,7 +91,8 @@ export async function startDatabase(folder, { databases = ['gewinde'], wantedPor
     `ALTER USER 'gewinde'@'127.0.0.1' IDENTIFIED BY '${password}'`,
     ...databases.flatMap((name) => [`CREATE DATABASE IF NOT EXISTS \`${name}\``, `GRANT ALL ON \`${name}\`.* TO 'gewinde'@'127.0.0.1'`]),
   ].join(';');
-  const prepared = spawnSync('mariadb', [...adminArgs, '-e', sql], { encoding: 'utf8' });
+  // by its input: arguments can be read by anybody on the machine
+  const prepared = spawnSync('mariadb', adminArgs, { input: sql, encoding: 'utf8' });
   if (prepared.status !== 0) throw new Error(`The database could not be prepared: ${prepared.stderr}`);
   writeFileSync(initialised, '');
   return {
@@ -104,22 +103,60 @@ export async function startDatabase(folder, { databases = ['gewinde'], wantedPor
     port,
     exited,
     stop: async () => {
-      if (exitCode !== undefined) return;
-      spawnSync('mariadb-admin', [...adminArgs, 'shutdown'], { stdio: 'ignore' });
-      const done = await Promise.race([exited, sleep(15_000, 'late')]);
-      if (done === 'late') child.kill('SIGKILL');
+      // told, and not asked over a connection: one that waits for room on its disk answers nobody
+      if (exitCode === undefined) await endProcess(child.pid, () => exitCode === undefined);
     },
   };
 }
 
-/** A database of ours whose start script was killed still runs on the data: end it in an orderly way before starting anew. */
-async function stopLeftBehind(socket, data) {
-  const admin = ['--no-defaults', `--socket=${socket}`];
-  if (!existsSync(socket) || spawnSync('mariadb-admin', [...admin, 'ping'], { stdio: 'ignore' }).status !== 0) return;
+/** How long a database may take to end in good order; what it has acknowledged is on disk, so that ending it otherwise loses nothing, ms. */
+const GOOD_ORDER_MS = 15_000;
+
+/** Ends a process: in good order if it will, and otherwise all the same. */
+async function endProcess(pid, runs) {
+  for (const signal of ['SIGTERM', 'SIGKILL']) {
+    try {
+      process.kill(pid, signal);
+    } catch {
+      return;
+    }
+    for (const end = Date.now() + GOOD_ORDER_MS; runs() && Date.now() < end;) await sleep(50);
+    if (!runs()) return;
+  }
+}
+
+/**
+ * Where the database listens: in its folder, or, since a socket's path may not be longer than 107 bytes, at another place that is noted in
+ * the folder, so that whoever comes next finds what still listens there.
+ */
+function socketOf(folder) {
+  const inFolder = join(folder, 'm.sock');
+  if (Buffer.byteLength(inFolder) < 100) return inFolder;
+  const note = join(folder, 'socket');
+  if (!existsSync(note)) writeFileSync(note, join(mkdtempSync(join(tmpdir(), 'gewinde-')), 'm.sock'));
+  const socket = readFileSync(note, 'utf8');
+  mkdirSync(dirname(socket), { recursive: true, mode: 0o700 });
+  return socket;
+}
+
+/** A database of ours whose start script was killed still runs on the data: end it before starting anew. */
+async function stopLeftBehind(folder, socket, data) {
+  const pid = Number(existsSync(join(folder, 'm.pid')) ? readFileSync(join(folder, 'm.pid'), 'utf8') : 0);
+  const runs = () => pid > 0 && argumentsOf(pid).includes(`--datadir=${data}`);
+  if (!runs()) return;
   console.log('Found the database of a copy that was killed; stopping it in good order.');
-  spawnSync('mariadb-admin', [...admin, 'shutdown'], { stdio: 'ignore' });
-  for (let tries = 0; tries < 75 && existsSync(socket); tries++) await sleep(200);
-  if (existsSync(socket)) throw new Error(`A database still runs on ${data} and does not stop; end it, then start again.`);
+  await endProcess(pid, runs);
+  if (runs()) throw new Error(`A database still runs on ${data} (process ${pid}) and does not stop; end it, then start again.`);
+  rmSync(socket, { force: true });
+}
+
+/** What a process was started with; nothing where there is none, or it has ended and is only not yet taken note of. */
+function argumentsOf(pid) {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
+  } catch {
+    return [];
+  }
 }
 
 /**

@@ -48,18 +48,24 @@ export function requirePackages(wanted) {
   }
 }
 
-/** Node modules as the lock file wants them; installed anew only when the lock file has changed. */
-export function requireModules() {
+/**
+ * Node modules as the lock file wants them; installed anew only when the lock file has changed. None of them runs a script of its own. Who
+ * only starts the app needs what it is built with and runs on; who tests it, all.
+ *
+ * @param {'run' | 'all'} [which]
+ */
+export function requireModules(which = 'all') {
   const mark = join(root, 'node_modules', '.gewinde-lock');
-  const wanted = createHash('sha256')
+  const lock = createHash('sha256')
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
+  const there = existsSync(mark) ? readFileSync(mark, 'utf8') : '';
+  if (there === `${lock} all` || there === `${lock} ${which}`) return;
   console.log('Installing node modules …');
   const env = { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1', NG_CLI_ANALYTICS: 'false' };
-  if (!run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { env }))
-    stop('Could not install the node modules; see above. Is the package registry within reach?');
-  writeFileSync(mark, wanted);
+  const args = ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error', ...(which === 'run' ? ['--omit=dev'] : [])];
+  if (!run('npm', args, { env })) stop('Could not install the node modules; see above. Is the package registry within reach?');
+  writeFileSync(mark, `${lock} ${which}`);
 }
 
 /** Builds core, server and web where a source is newer than what was built. */

@@ -2,7 +2,8 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { portBusy, startDatabase } from './database.mjs';
-import { noteAddress, releaseLock, takeLock } from './lock.mjs';
+import { lockFile } from './database-client.mjs';
+import { noteHolder, releaseLock, waitForLock } from './lock.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages, stop } from './needs.mjs';
 import { dataRoot, root } from './paths.mjs';
 
@@ -17,40 +18,54 @@ const options = readOptions(process.argv.slice(2));
 const ownDatabase = process.env.GEWINDE_DATABASE_URL || undefined;
 requirePackages(ownDatabase ? [] : [{ command: 'mariadbd', name: 'mariadb-server' }]);
 
-const lockFile = join(dataRoot, 'running.json');
-const lock = takeLock(lockFile);
-if (!lock.held)
-  stop(
-    lock.address
-      ? `Gewinde is already running at ${lock.address} (process ${lock.pid}).`
-      : `Gewinde is already starting (process ${lock.pid}).`,
-  );
+const lock = await holdFolder();
 process.on('exit', () => releaseLock(lockFile));
 
 // a server whose start script was killed is on its way out: give it a moment
 for (let tries = 0; lock.stale && tries < 25 && (await portBusy(options.port)); tries++) await sleep(200);
 if (await portBusy(options.port))
   stop(`Port ${options.port} is in use by another program. Start with another one:\n  npm start -- --port ${options.port + 1}`);
-requireModules();
+requireModules('run');
 requireBuild();
 
 let database;
 let server;
 let stopping = false;
-process.on('SIGINT', () => void shutDown(0));
-process.on('SIGTERM', () => void shutDown(0));
+/** The server brings tables up to date: a step of that is done to its end, however long it takes. */
+let upgrading = false;
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void shutDown(0));
 
-try {
-  database = ownDatabase ? undefined : await startDatabase(join(dataRoot, 'database'));
-} catch (error) {
-  stop(error.message);
-}
-/** When it was started, of the last minute: a server that is killed is started again, but not for ever. */
-const starts = [];
+/** When they were started, of the last minute: what is killed is started again, but not for ever. */
+const starts = { server: [], database: [] };
 const MOST_STARTS = 5;
+const often = (of) => of.filter((at) => at > Date.now() - 60_000).length;
+
+/** The database that is there, or is coming. @type {Promise<Awaited<ReturnType<typeof startDatabase>>> | undefined} */
+let comingDatabase;
+
+async function startOwnDatabase(wantedPort) {
+  starts.database.push(Date.now());
+  comingDatabase = startDatabase(join(dataRoot, 'database'), wantedPort ? { wantedPort } : {});
+  try {
+    database = await comingDatabase;
+  } catch (error) {
+    console.error(error.message);
+    return shutDown(1);
+  }
+  const { exited, port } = database;
+  exited.then(async () => {
+    if (stopping) return;
+    if (often(starts.database) >= MOST_STARTS) {
+      console.error(`The database has ended ${MOST_STARTS} times within a minute. Stopping.`);
+      return shutDown(1);
+    }
+    console.error('The database has ended; what was acknowledged is kept. Starting it again.');
+    await startOwnDatabase(port);
+  });
+}
 
 function startServer() {
-  starts.push(Date.now());
+  starts.server.push(Date.now());
   server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     detached: true, // Ctrl+C reaches this script alone, which stops server and database in their order
@@ -60,33 +75,34 @@ function startServer() {
       GEWINDE_PORT: String(options.port),
       GEWINDE_WEB_ROOT: join(root, 'web/dist/web/browser'),
       // what was put back once is not put back again
-      GEWINDE_DEMO: starts.length > 1 && options.demo === 'reset' ? 'once' : options.demo,
+      GEWINDE_DEMO: starts.server.length > 1 && options.demo === 'reset' ? 'once' : options.demo,
     },
   });
-  server.once('message', () => {
+  server.on('message', (word) => {
+    if (word === 'upgrading' || word === 'upgraded') upgrading = word === 'upgrading';
+    if (word !== 'ready') return;
     const address = `http://127.0.0.1:${options.port}`;
-    noteAddress(lockFile, { address, ...(database ? { socket: database.socket } : {}) });
+    noteHolder(lockFile, { does: 'start', address, ...(database ? { port: database.port } : {}) });
     console.log(`\n  Gewinde is ready: ${address}\n  Stop with Ctrl+C.\n`);
   });
   server.once('exit', (code, signal) => {
     if (stopping) return;
-    const recent = starts.filter((at) => at > Date.now() - 60_000).length;
-    if (signal === null || recent >= MOST_STARTS) {
-      if (signal !== null) console.error(`The server has been ended ${recent} times within a minute. Stopping.`);
+    const recent = often(starts.server);
+    // one that came up while its database was away has said so and ended
+    const withoutDatabase = code !== 0 && often(starts.database) > 1;
+    if ((signal === null && !withoutDatabase) || recent >= MOST_STARTS) {
+      if (recent >= MOST_STARTS) console.error(`The server has been ended ${recent} times within a minute. Stopping.`);
       return void shutDown(code ?? 1);
     }
-    console.error(`The server was ended by ${signal}; what was acknowledged is kept. Starting it again.`);
-    startServer();
+    console.error(`The server was ended by ${signal ?? 'the end of its database'}; what was acknowledged is kept. Starting it again.`);
+    const again = () => stopping || startServer();
+    if (withoutDatabase) comingDatabase?.then(again, () => undefined);
+    else again();
   });
 }
 
-if (!stopping) {
-  startServer();
-  database?.exited.then(() => {
-    if (!stopping) console.error('The database has stopped; what was acknowledged is kept. Stopping; start again with npm start.');
-    void shutDown(1);
-  });
-}
+if (!ownDatabase) await startOwnDatabase();
+if (!stopping) startServer();
 
 async function shutDown(code) {
   if (stopping) return;
@@ -94,12 +110,39 @@ async function shutDown(code) {
   if (server && server.exitCode === null && server.signalCode === null) {
     const gone = new Promise((resolve) => server.once('exit', resolve));
     server.kill('SIGTERM');
-    const late = setTimeout(() => server.kill('SIGKILL'), 8000);
-    await gone;
-    clearTimeout(late);
+    if (upgrading) console.log('A step of an upgrade is being taken; stopping when it is done.');
+    for (const since = Date.now(); await Promise.race([gone.then(() => false), sleep(500, true)]);)
+      if (!upgrading && Date.now() - since > 8000) server.kill('SIGKILL');
   }
-  await database?.stop();
+  const last = await comingDatabase?.catch(() => undefined);
+  await last?.stop();
   process.exit(code);
+}
+
+/** One copy a data folder; a backup that is being made is waited for. */
+async function holdFolder() {
+  let told = false;
+  const lock = await inWordsOfFiles(() =>
+    waitForLock(lockFile, 'start', ({ does }) => {
+      if (does === 'backup' && !told) console.log('A backup is being made; starting when it is done.');
+      told ||= does === 'backup';
+      return does === 'backup';
+    }),
+  );
+  if (lock.held) return lock;
+  if (lock.address) return stop(`Gewinde is already running at ${lock.address} (process ${lock.pid}).`);
+  return stop(`Gewinde is already ${lock.does === 'restore' ? 'being restored' : 'starting'} (process ${lock.pid}).`);
+}
+
+/** A folder that cannot be written to is told as such. */
+async function inWordsOfFiles(work) {
+  try {
+    return await work();
+  } catch (error) {
+    if (!['EACCES', 'EROFS', 'ENOSPC', 'EPERM'].includes(error.code)) throw error;
+    const why = error.code === 'ENOSPC' ? 'the disk is full' : 'it is not allowed';
+    return stop(`Gewinde keeps its data in ${dataRoot}, and cannot write there: ${why}. Set GEWINDE_DATA to another folder.`);
+  }
 }
 
 function readOptions(args) {

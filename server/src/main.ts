@@ -4,9 +4,11 @@ import { coreBuild } from './catalogue/core-build.js';
 import { readConfig } from './config.js';
 import { connectDatabase } from './database/connect.js';
 import { migrate } from './database/migrate.js';
+import { sayRunning } from './database/running-servers.js';
 import { loadDemo } from './demo/load-demo.js';
 import { heavyInWorkers } from './threads/heavy-in-workers.js';
 import { lateByForm } from './jobs/summaries.js';
+import { whyNotStarted } from './why-not-started.js';
 import type { App } from './plugins/app-type.js';
 import { outsideOf } from './stand-ins/outside.js';
 import { keepAsking } from './stockroom/send-order.js';
@@ -15,26 +17,29 @@ const config = inPlainWords(() => readConfig(process.env));
 const db = connectDatabase(config.databaseUrl);
 let app: App | undefined;
 let askNoMore: (() => void) | undefined;
+let sayEnded: (() => Promise<void>) | undefined;
+let upgrading: Promise<void> | undefined;
 
-let stopping = false;
+const stopping = new AbortController();
 const stop = async (code = 0): Promise<void> => {
-  if (stopping) return;
-  stopping = true;
+  if (stopping.signal.aborted) return;
+  stopping.abort();
+  // a step of an upgrade is done to its end
+  await upgrading?.catch(() => undefined);
   askNoMore?.();
   await app?.close();
+  await sayEnded?.();
   await db.destroy();
   process.exit(code);
 };
 // before anything is done to the database: whoever stops a start is heard at once
-process.on('SIGTERM', () => void stop());
-process.on('SIGINT', () => void stop());
+for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, () => void stop());
 // the start script is gone, however it went: do not stay behind without a database
 process.on('disconnect', () => void stop());
 
 try {
-  // what brings tables up to date takes as long as it takes
-  const migrating = connectDatabase(config.databaseUrl, 2, 0);
-  await migrate(migrating).finally(() => migrating.destroy());
+  upgrading = upgrade();
+  await upgrading;
   // the demo brings the standard parts with their sample prices; the rest of them, and all where there is no demo
   if (config.demo !== 'none') await loadDemo(db, config.demo === 'reset');
   await ensureStandardCatalogue(db, coreBuild());
@@ -54,17 +59,25 @@ try {
   process.send?.('ready');
   console.log(`Gewinde listens on http://${config.host}:${config.port}`);
 } catch (error) {
-  if (!stopping) {
-    const { code, message } = error as { code?: string; message: string };
-    const busy = code === 'EADDRINUSE';
-    console.error(
-      busy
-        ? `Port ${config.port} is in use by another program. Set GEWINDE_PORT to another one.`
-        : code && /^E(CONN|HOST|TIMEDOUT|ACCES|R_)/.test(code)
-          ? `The database cannot be used: ${message}`
-          : error,
-    );
-    await stop(busy ? 3 : 1);
+  if (!stopping.signal.aborted) {
+    console.error(whyNotStarted(error, config.port));
+    await stop((error as { code?: string }).code === 'EADDRINUSE' ? 3 : 1);
+  }
+}
+
+/** Brings the tables up to date, which takes as long as it takes, and says to whoever started this that it is at it. */
+async function upgrade(): Promise<void> {
+  const migrating = connectDatabase(config.databaseUrl, 2, 0);
+  process.send?.('upgrading');
+  try {
+    await migrate(migrating, {
+      stop: stopping.signal,
+      say: (words) => console.log(words),
+      then: async () => void (sayEnded = await sayRunning(db)),
+    });
+  } finally {
+    await migrating.destroy();
+    process.send?.('upgraded');
   }
 }
 

@@ -1,77 +1,70 @@
 import type { Knex } from 'knex';
-import { randomUUID } from 'node:crypto';
+import { alone } from './alone.js';
+import { migrations } from './migrations/index.js';
+import { holdAfter, holdBefore, SchemaError } from './schema/hold-schema.js';
 
-/** How long a server waits for another that is migrating, s. */
-const PATIENCE_S = 120;
-/** A lease that is not renewed for so long is nobody's, s. */
-const LEASE_S = 15;
+export interface Upgrading {
+  /** Whoever wants to end is heard between two steps, never within one. */
+  readonly stop?: AbortSignal;
+  /** The step to end at, so as to try it by itself; without it, the newest. */
+  readonly until?: string | undefined;
+  /** What is said to whoever looks on. */
+  readonly say?: (words: string) => void;
+  /** What is done at the end, before anybody else may begin. */
+  readonly then?: () => Promise<void>;
+}
+
+/** The upgrade was told to end; what is left of it is done by the next start. */
+export class UpgradeStopped extends Error {}
 
 /**
- * Brings the tables up to date; safe to run by several servers at once. The lock is the database's own and goes with the connection that
- * holds it: one that was killed half-way leaves none, and Knex's mark of a migration under way is cleared under it. In a cluster such a
- * lock holds on its own node only, so that a lease that all nodes see is taken as well.
+ * Brings the tables up to date; safe to run by several servers at once. Each step is a migration whose every statement can be taken again:
+ * one that was cut short goes on where it was. The tables are held against what their version has, before and after.
  *
+ * @throws {SchemaError} when they are not what they must be and cannot be set right: nothing is done to them then
+ * @throws {UpgradeStopped}
  * @throws {Error} if another server has been migrating for too long
  */
-export async function migrate(db: Knex): Promise<void> {
-  const name = "concat('gewinde migrates ', database())";
-  const pool = db.client as { acquireConnection(): Promise<unknown>; releaseConnection(connection: unknown): Promise<void> };
-  const connection = await pool.acquireConnection();
-  const ask = async (sql: string): Promise<unknown> => {
-    const [rows] = (await db.raw(sql).connection(connection)) as [Record<string, unknown>[]];
-    return Object.values(rows[0] ?? {})[0];
-  };
-  try {
-    if (Number(await ask(`select get_lock(${name}, ${PATIENCE_S})`)) !== 1) throw tooLong();
-    const cluster = (await ask('select @@wsrep_on').catch(() => 0)) === 1;
-    const giveBack = cluster ? await takeLease(db) : undefined;
-    try {
-      if (await db.schema.hasTable('knex_migrations_lock')) await db.migrate.forceFreeMigrationsLock();
-      await db.migrate.latest();
-    } finally {
-      await giveBack?.();
+export async function migrate(db: Knex, upgrading: Upgrading = {}): Promise<void> {
+  const { stop, until, say = () => undefined, then = async () => undefined } = upgrading;
+  await alone(db, async () => {
+    if (await db.schema.hasTable('restore_begun')) {
+      const { safety } = (await db('restore_begun').first('safety')) as { safety: string };
+      throw new SchemaError(
+        `A restore was cut off, and this database is half of one and half of another. What was there before is in ${safety}: npm run restore -- ${safety}, or restore the other again.`,
+      );
     }
-    await ask(`select release_lock(${name})`);
-  } finally {
-    await pool.releaseConnection(connection);
-  }
+    const { done, halfDone } = await whereItStands(db);
+    const newer = done.filter((name) => !(name in migrations));
+    if (newer.length > 0)
+      throw new SchemaError(
+        `This database is of a newer version of Gewinde (${newer.at(-1)}) than this one. Nothing was done to it. Start that version, or restore a backup of this one.`,
+      );
+    const last = done.at(-1);
+    if (last && !halfDone) await holdBefore(db, last);
+    // a step that was cut short has left its mark: under the lock it is nobody's
+    if (last ?? halfDone) await db.migrate.forceFreeMigrationsLock();
+    const steps = Object.keys(migrations)
+      .sort()
+      .filter((name) => until === undefined || name <= until);
+    for (const name of steps.slice(done.length)) {
+      if (stop?.aborted) throw new UpgradeStopped('Stopped between two steps of the upgrade; the next start goes on with it.');
+      await db.raw('create table if not exists migration_begun (name varchar(80) primary key)');
+      await db('migration_begun').insert({ name }).onConflict().ignore();
+      await db.migrate.up();
+      await db('migration_begun').delete();
+    }
+    if (until) return;
+    for (const fact of await holdAfter(db)) say(`An upgrade of an earlier day had lost this; it is made again: ${fact}`);
+    await then();
+  });
 }
 
-/** @returns how to give it back */
-async function takeLease(db: Knex): Promise<() => Promise<void>> {
-  await db.raw(
-    'create table if not exists migration_lease (name varchar(20) primary key, holder varchar(36) not null, until_at datetime(3) not null)',
-  );
-  const holder = randomUUID();
-  const lease = { name: 'migrations', holder, until_at: db.raw(`date_add(utc_timestamp(3), interval ${LEASE_S} second)`) };
-  for (const end = Date.now() + PATIENCE_S * 1000; ; await new Promise((resolve) => setTimeout(resolve, 250))) {
-    // one of two that write at once has lost and is told so, here or at the next look
-    await db('migration_lease')
-      .insert(lease)
-      .onConflict('name')
-      .ignore()
-      .catch(() => undefined);
-    await db('migration_lease')
-      .where({ name: 'migrations' })
-      .where('until_at', '<', db.raw('utc_timestamp(3)'))
-      .update(lease)
-      .catch(() => undefined);
-    const held: { holder: string } | undefined = await db('migration_lease').where({ name: 'migrations' }).first('holder');
-    if (held?.holder === holder) break;
-    if (Date.now() > end) throw tooLong();
-  }
-  const renewing = setInterval(() => {
-    db('migration_lease')
-      .where({ holder })
-      .update({ until_at: lease.until_at })
-      .catch(() => undefined);
-  }, 3000);
-  return async () => {
-    clearInterval(renewing);
-    await db('migration_lease').where({ holder }).delete();
-  };
-}
-
-function tooLong(): Error {
-  return new Error('Another server is bringing the database up to date, and does not get done. Try again in a while.');
+/** Which steps are done, in order, and whether one more was begun: by our mark, or by that of Knex, which is all that earlier versions left. */
+async function whereItStands(db: Knex): Promise<{ done: string[]; halfDone: boolean }> {
+  if (!(await db.schema.hasTable('knex_migrations'))) return { done: [], halfDone: false };
+  const done = await db('knex_migrations').orderBy('name').pluck<string[]>('name');
+  const lock = (await db.schema.hasTable('knex_migrations_lock')) && (await db('knex_migrations_lock').first('is_locked'));
+  const begun = (await db.schema.hasTable('migration_begun')) ? await db('migration_begun').pluck<string[]>('name') : [];
+  return { done, halfDone: Boolean(lock && lock.is_locked) || begun.some((name) => !done.includes(name)) };
 }

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { fromJson } from '../from-json.js';
+import { addTo, makeTable } from './steps.js';
 
 interface OldEvent {
   readonly id: number;
@@ -39,16 +40,15 @@ export async function up(db: Knex): Promise<void> {
   await db('events')
     .whereNull('scope')
     .update({ scope: db.ref('job_id') });
-  if (!(await db.schema.hasTable('event_rows')))
-    await db.schema.createTable('event_rows', (t) => {
-      t.bigInteger('event_id').unsigned().notNullable().references('events.id').onDelete('CASCADE');
-      t.integer('n').unsigned().notNullable();
-      t.string('type', 20).notNullable();
-      t.string('row_id', 80).notNullable();
-      t.specificType('before_row', 'longtext').nullable();
-      t.specificType('after_row', 'longtext').nullable();
-      t.primary(['event_id', 'n']);
-    });
+  await makeTable(db, 'event_rows', (t) => {
+    t.bigInteger('event_id').unsigned().notNullable().references('events.id').onDelete('CASCADE');
+    t.integer('n').unsigned().notNullable();
+    t.string('type', 20).notNullable();
+    t.string('row_id', 80).notNullable();
+    t.specificType('before_row', 'longtext').nullable();
+    t.specificType('after_row', 'longtext').nullable();
+    t.primary(['event_id', 'n']);
+  });
   if (await db.schema.hasColumn('events', 'before_rows')) {
     await jobEvents(db);
     await db.schema.alterTable('events', (t) => t.dropColumns('before_rows', 'after_rows'));
@@ -58,12 +58,10 @@ export async function up(db: Knex): Promise<void> {
     await db.schema.dropTable('catalogue_changes');
   }
   await db.raw('alter table events modify scope varchar(36) not null');
-  const [indices] = (await db.raw("show index from events where Key_name = 'events_scope_key'")) as [unknown[]];
-  if (indices.length === 0)
-    await db.schema.alterTable('events', (t) => {
-      t.unique(['scope', 'change_key'], { indexName: 'events_scope_key' });
-      t.index(['scope', 'id'], 'events_scope_id');
-    });
+  await addTo(db, 'events', (t) => {
+    t.unique(['scope', 'change_key'], { indexName: 'events_scope_key' });
+    t.index(['scope', 'id'], 'events_scope_id');
+  });
 }
 
 export async function down(): Promise<void> {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import { fromJson } from '../from-json.js';
+import { makeTable } from './steps.js';
 
 type Data = Record<string, unknown> & { id: string };
 interface OldPart {
@@ -20,25 +21,27 @@ export async function up(db: Knex): Promise<void> {
   if (await db.schema.hasTable('fittings')) await db.schema.renameTable('fittings', 'parts');
   if (!(await db.schema.hasColumn('parts', 'kind')))
     await db.schema.alterTable('parts', (t) => void t.string('kind', 20).notNullable().defaultTo('fitting'));
-  if (!(await db.schema.hasTable('offers')))
-    await db.schema.createTable('offers', (t) => {
-      t.string('id', 36).primary();
-      t.string('part_id', 80).notNullable().unique().references('parts.id').onDelete('CASCADE');
-      t.string('supplier', 80).nullable();
-      t.string('code', 60).nullable().unique();
-      t.integer('price_minor').unsigned().nullable();
-      t.integer('lead_days').unsigned().nullable();
-    });
-  if (!(await db.schema.hasTable('stock_movements')))
-    await db.schema.createTable('stock_movements', (t) => {
-      t.bigIncrements('id');
-      t.string('part_id', 80).notNullable().references('parts.id').onDelete('CASCADE');
-      t.integer('quantity').notNullable();
-      t.string('reason', 20).notNullable();
-      t.datetime('at', { precision: 3 }).notNullable();
-      t.index(['part_id']);
-    });
-  if (await db.schema.hasTable('hoses')) await hosesAsParts(db);
+  await makeTable(db, 'offers', (t) => {
+    t.string('id', 36).primary();
+    t.string('part_id', 80).notNullable().unique().references('parts.id').onDelete('CASCADE');
+    t.string('supplier', 80).nullable();
+    t.string('code', 60).nullable().unique();
+    t.integer('price_minor').unsigned().nullable();
+    t.integer('lead_days').unsigned().nullable();
+  });
+  await makeTable(db, 'stock_movements', (t) => {
+    t.bigIncrements('id');
+    t.string('part_id', 80).notNullable().references('parts.id').onDelete('CASCADE');
+    t.integer('quantity').notNullable();
+    t.string('reason', 20).notNullable();
+    t.datetime('at', { precision: 3 }).notNullable();
+    t.index(['part_id']);
+  });
+  for (const [table, kind] of [
+    ['hoses', 'hose'],
+    ['hose_ends', 'hose end'],
+  ] as const)
+    if (await db.schema.hasTable(table)) await asParts(db, table, kind);
   if (await db.schema.hasColumn('parts', 'code')) {
     await offersApart(db);
     await db.schema.alterTable('parts', (t) => t.dropColumn('code'));
@@ -49,22 +52,16 @@ export async function down(): Promise<void> {
   throw new Error('The parts cannot be brought back to an earlier form: restore the backup that was made before.');
 }
 
-/** Hoses and hose ends behind the fittings, in their order. */
-async function hosesAsParts(db: Knex): Promise<void> {
-  for (const [table, kind] of [
-    ['hoses', 'hose'],
-    ['hose_ends', 'hose end'],
-  ] as const) {
-    const rows = (await db(table).orderBy('position').orderBy('id')) as OldPart[];
-    const { last } = (await db('parts').max('position as last').first()) as { last: number | null };
-    for (const [i, { id, data, origin }] of rows.entries())
-      await db('parts')
-        .insert({ id, kind, data: JSON.stringify(fromJson(data)), origin, version: 1, retired: false, position: (last ?? -1) + 1 + i })
-        .onConflict('id')
-        .ignore();
-  }
-  await db.schema.dropTable('hose_ends');
-  await db.schema.dropTable('hoses');
+/** Hoses or hose ends behind what is there, in their order; those of a run cut short are in their places already. */
+async function asParts(db: Knex, table: string, kind: string): Promise<void> {
+  const rows = (await db(table).orderBy('position').orderBy('id')) as OldPart[];
+  const { last } = (await db('parts').whereNot({ kind }).max('position as last').first()) as { last: number | null };
+  for (const [i, { id, data, origin }] of rows.entries())
+    await db('parts')
+      .insert({ id, kind, data: JSON.stringify(fromJson(data)), origin, version: 1, retired: false, position: (last ?? -1) + 1 + i })
+      .onConflict('id')
+      .ignore();
+  await db.schema.dropTable(table);
 }
 
 /** Price, supplier, code and lead time into an offer, the shelf into a first count; what is there from a run cut short is not made twice. */

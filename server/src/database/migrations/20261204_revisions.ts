@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { addTo, makeTable } from './steps.js';
 
 /**
  * What grows stays quick, and holds on several databases in a cluster: changes are numbered within their scope rather than by the order of
@@ -11,13 +12,8 @@ export async function up(db: Knex): Promise<void> {
     .whereNull('revision')
     .update({ revision: db.ref('id') });
   await db.raw('alter table events modify revision bigint not null');
-  await addIndex(
-    db,
-    'events',
-    'events_scope_revision',
-    (t) => void t.unique(['scope', 'revision'], { indexName: 'events_scope_revision' }),
-  );
-  await addIndex(db, 'events', 'events_scope_state', (t) => void t.index(['scope', 'state', 'client'], 'events_scope_state'));
+  await addTo(db, 'events', (t) => void t.unique(['scope', 'revision'], { indexName: 'events_scope_revision' }));
+  await addTo(db, 'events', (t) => void t.index(['scope', 'state', 'client'], 'events_scope_state'));
   for (const table of ['jobs', 'marks'])
     if (!(await db.schema.hasColumn(table, 'revision')))
       await db.schema.alterTable(table, (t) => void t.bigInteger('revision').notNullable().defaultTo(0));
@@ -31,36 +27,33 @@ export async function up(db: Knex): Promise<void> {
     await db.schema.alterTable('parts', (t) => void t.bigInteger('changed').notNullable().defaultTo(0));
   if (!(await db.schema.hasColumn('jobs', 'late')))
     await db.schema.alterTable('jobs', (t) => void t.boolean('late').notNullable().defaultTo(true));
-  await addIndex(db, 'parts', 'parts_of_kind', (t) => void t.index(['kind', 'position'], 'parts_of_kind'));
+  await addTo(db, 'parts', (t) => void t.index(['kind', 'position'], 'parts_of_kind'));
   await db('marks').insert({ name: 'parts', at: new Date() }).onConflict('name').ignore();
-  await addIndex(db, 'jobs', 'jobs_late', (t) => void t.index(['late'], 'jobs_late'));
-  await addIndex(db, 'jobs', 'jobs_on_board', (t) => void t.index(['archived', 'number'], 'jobs_on_board'));
-  if (!(await db.schema.hasTable('job_summaries')))
-    await db.schema.createTable('job_summaries', (t) => {
-      t.string('job_id', 36).primary().references('jobs.id').onDelete('CASCADE');
-      t.bigInteger('revision').notNullable();
-      t.bigInteger('shop_revision').notNullable();
-      t.integer('form').notNullable();
-      t.specificType('told', 'longtext').notNullable();
-      t.specificType('findables', 'longtext').notNullable();
-      t.index(['form']);
-    });
-  if (!(await db.schema.hasTable('job_words')))
-    await db.schema.createTable('job_words', (t) => {
-      t.string('job_id', 36).primary().references('jobs.id').onDelete('CASCADE');
-      t.boolean('archived').notNullable();
-      t.specificType('number', 'varbinary(120)').notNullable();
-      t.specificType('words', 'mediumblob').notNullable();
-    });
-  if (!(await db.schema.hasTable('part_uses')))
-    await db.schema.createTable('part_uses', (t) => {
-      t.string('part_id', 80).notNullable().references('parts.id');
-      t.string('row_id', 36).notNullable();
-      t.string('job_id', 36).notNullable().references('jobs.id').onDelete('CASCADE');
-      t.primary(['part_id', 'row_id']);
-      t.index(['row_id']);
-      t.index(['job_id', 'part_id']);
-    });
+  await addTo(db, 'jobs', (t) => void t.index(['late'], 'jobs_late'));
+  await addTo(db, 'jobs', (t) => void t.index(['archived', 'number'], 'jobs_on_board'));
+  await makeTable(db, 'job_summaries', (t) => {
+    t.string('job_id', 36).primary().references('jobs.id').onDelete('CASCADE');
+    t.bigInteger('revision').notNullable();
+    t.bigInteger('shop_revision').notNullable();
+    t.integer('form').notNullable();
+    t.specificType('told', 'longtext').notNullable();
+    t.specificType('findables', 'longtext').notNullable();
+    t.index(['form']);
+  });
+  await makeTable(db, 'job_words', (t) => {
+    t.string('job_id', 36).primary().references('jobs.id').onDelete('CASCADE');
+    t.boolean('archived').notNullable();
+    t.specificType('number', 'varbinary(120)').notNullable();
+    t.specificType('words', 'mediumblob').notNullable();
+  });
+  await makeTable(db, 'part_uses', (t) => {
+    t.string('part_id', 80).notNullable().references('parts.id');
+    t.string('row_id', 36).notNullable();
+    t.string('job_id', 36).notNullable().references('jobs.id').onDelete('CASCADE');
+    t.primary(['part_id', 'row_id']);
+    t.index(['row_id']);
+    t.index(['job_id', 'part_id']);
+  });
   await usesOf(db, 'job_lines', ['ways', 'pieces']);
   await usesOf(db, 'ports', ['sensor']);
   await usesOf(db, 'components', ['part']);
@@ -68,11 +61,6 @@ export async function up(db: Knex): Promise<void> {
 
 export async function down(): Promise<void> {
   throw new Error('The order of changes would be lost: restore the backup that was made before.');
-}
-
-async function addIndex(db: Knex, table: string, name: string, add: (t: Knex.AlterTableBuilder) => void): Promise<void> {
-  const [there] = (await db.raw('show index from ?? where Key_name = ?', [table, name])) as [unknown[]];
-  if (there.length === 0) await db.schema.alterTable(table, add);
 }
 
 /** Whatever in some columns of a row is the id of a part. */

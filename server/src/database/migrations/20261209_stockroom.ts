@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { fromJson } from '../from-json.js';
+import { makeTable } from './steps.js';
 
 type Table = Knex.CreateTableBuilder;
 const row = (t: Table): void => {
@@ -42,11 +43,10 @@ const tables: Readonly<Record<string, (t: Table) => void>> = {
  */
 export async function up(db: Knex): Promise<void> {
   for (const [name, columns] of Object.entries(tables))
-    if (!(await db.schema.hasTable(name)))
-      await db.schema.createTable(name, (t) => {
-        row(t);
-        columns(t);
-      });
+    await makeTable(db, name, (t) => {
+      row(t);
+      columns(t);
+    });
   for (const [column, letters] of [
     ['job_id', 80],
     ['by', 12],

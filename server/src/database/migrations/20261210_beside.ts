@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { makeTable } from './steps.js';
 
 /**
  * Parts beside the lines of a job; what parts are found by (the construction of a hose or end, the family of a fitting's first end); what
@@ -10,12 +11,11 @@ export async function up(db: Knex): Promise<void> {
     await db.raw(
       "alter table parts add column family varchar(20) generated always as (coalesce(json_value(data, '$.construction'), json_value(data, '$.ends[0].family'))) stored, add index parts_family (kind, family)",
     );
-  if (!(await db.schema.hasTable('hose_plans')))
-    await db.schema.createTable('hose_plans', (t) => {
-      t.string('job_id', 36).primary().references('jobs.id').onDelete('CASCADE');
-      t.datetime('at', { precision: 3 }).notNullable();
-      t.json('lengths').notNullable();
-    });
+  await makeTable(db, 'hose_plans', (t) => {
+    t.string('job_id', 36).primary().references('jobs.id').onDelete('CASCADE');
+    t.datetime('at', { precision: 3 }).notNullable();
+    t.json('lengths').notNullable();
+  });
 }
 
 export async function down(): Promise<void> {

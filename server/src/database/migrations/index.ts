@@ -15,6 +15,7 @@ import * as flow from './20261208_flow.js';
 import * as stockroom from './20261209_stockroom.js';
 import * as beside from './20261210_beside.js';
 import * as orderSendings from './20261211_order_sendings.js';
+import * as doors from './20261212_doors.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -33,4 +34,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261209_stockroom': stockroom,
   '20261210_beside': beside,
   '20261211_order_sendings': orderSendings,
+  '20261212_doors': doors,
 };
