@@ -52,13 +52,20 @@ export async function readBackup(file) {
     const plain = allowed.some((form) => form.test(skeleton)) && ![skeleton, ...strings].some((text) => readOtherwise.test(text));
     if (!plain) throw new BackupError(`It would do what no backup does: ${short(skeleton)}`);
   });
+  /** @type {unknown} what was found first: the pipe may tell of its own end before it */
+  let fault;
   try {
     await pipeline(createReadStream(file), createGunzip(), async (chunks) => {
-      for await (const chunk of chunks) statements.read(chunk.toString('latin1'));
+      try {
+        for await (const chunk of chunks) statements.read(chunk.toString('latin1'));
+        whole = statements.end();
+      } catch (error) {
+        fault = error;
+        throw error;
+      }
     });
-    whole = statements.end();
   } catch (error) {
-    if (error instanceof BackupError) throw error;
+    for (const one of [fault, error]) if (one instanceof BackupError) throw one;
     throw new BackupError('It is not a backup, or it is damaged.');
   }
   if (!whole || !tables.has('jobs') || !tables.has('knex_migrations')) throw new BackupError('It is not a whole backup of Gewinde.');
@@ -78,6 +85,10 @@ export function contentWords(tables) {
 function short(text) {
   return text.length > 80 ? `${text.slice(0, 80)} …` : text;
 }
+
+/** Runs of signs that end nothing, in a string and outside. */
+const IN_STRING = /[^'\\]+/y;
+const PLAIN = /[^'"`;#/-]+/y;
 
 /** Cuts SQL into statements: what stands in strings and comments ends none. */
 class Statements {
@@ -148,19 +159,24 @@ class Statements {
       this.#strings = [];
       return at + 1;
     }
-    this.#skeleton += sign;
-    return at + 1;
+    // what says nothing by itself is taken as far as it goes
+    PLAIN.lastIndex = at;
+    const plain = PLAIN.exec(all)?.[0] ?? sign;
+    this.#skeleton += plain;
+    return at + plain.length;
   }
 
   #inString(all, at) {
+    IN_STRING.lastIndex = at;
+    const plain = IN_STRING.exec(all)?.[0] ?? '';
+    if (plain !== '') {
+      if (this.#string.length < 200) this.#string += plain.slice(0, 200);
+      return at + plain.length;
+    }
     const sign = all[at];
     if (sign === '\\') {
       if (this.#string.length < 200) this.#string += all[at + 1];
       return at + 2;
-    }
-    if (sign !== "'") {
-      if (this.#string.length < 200) this.#string += sign;
-      return at + 1;
     }
     if (all[at + 1] === "'") return at + 2;
     this.#inside = '';

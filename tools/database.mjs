@@ -30,18 +30,19 @@ export async function startDatabase(folder, { databases = ['gewinde'], wantedPor
     rmSync(data, { recursive: true, force: true });
   }
   if (!existsSync(data)) {
+    // from within the folder, since that script cannot read a path with blanks in it; the server goes into its data before it makes a file
     const made = spawnSync(
       'mariadb-install-db',
       [
         '--no-defaults',
         `--user=${user}`,
-        `--datadir=${data}`,
-        `--tmpdir=${temporary}`,
+        '--datadir=./data',
+        '--tmpdir=../tmp',
         '--auth-root-authentication-method=socket',
         `--auth-root-socket-user=${user}`,
         '--skip-test-db',
       ],
-      { encoding: 'utf8' },
+      { encoding: 'utf8', cwd: folder },
     );
     if (made.status !== 0) throw new Error(`The database could not be set up in ${data}:\n${made.stderr || made.stdout || made.error}`);
   }

@@ -7,6 +7,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { freePort } from './database.mjs';
 import { requireBuild, requireModules, requireNode, requirePackages, stop } from './needs.mjs';
 import { root } from './paths.mjs';
+import { cutUpgrades } from './upgrade/cut-upgrades.mjs';
 
 requireNode();
 requirePackages([
@@ -15,8 +16,13 @@ requirePackages([
 ]);
 requireModules();
 requireBuild();
+if (process.argv[2] === '--upgrade') {
+  const { cuts, wrong } = await cutUpgrades();
+  console.log(`\n${cuts} cuts of upgrades, ${wrong} wrong`);
+  process.exit(wrong === 0 ? 0 : 1);
+}
 const rounds = Number(process.argv[2] ?? 30);
-if (!Number.isInteger(rounds) || rounds < 1) stop('Say how often: npm run faults -- 30', 2);
+if (!Number.isInteger(rounds) || rounds < 1) stop('Say how often: npm run faults -- 30, or which: npm run faults -- --upgrade', 2);
 
 const WRITERS = 6;
 const WRITES_A_JOB = 60;
@@ -36,9 +42,10 @@ try {
   const writers = Array.from({ length: WRITERS }, (_, n) => write(n));
   for (let round = 0; round < rounds; round++) {
     await sleep(800 + Math.random() * 1200);
-    const victim = ['server', 'database', 'start script'][round % 3];
+    const victim = ['server', 'database', 'start script', 'database frozen, app stopped, both'][round % 4];
     const before = acknowledged.length;
-    kill(victim);
+    if (round % 4 === 3) await stopOverFrozen();
+    else kill(victim);
     await untilAnswering();
     console.log(`${String(round + 1).padStart(3)}  ${victim} killed, answering again; ${before} acknowledged so far`);
   }
@@ -56,6 +63,18 @@ try {
   rmSync(data, { recursive: true, force: true });
 }
 
+/** A database that answers nobody, as one whose disk is full, does not keep the app from ending; nor does it keep its data from the next. */
+async function stopOverFrozen() {
+  process.kill(pidOf('mariadbd'), 'SIGSTOP');
+  app.child.kill('SIGTERM');
+  const ended = await Promise.race([app.ended.then(() => true), sleep(PATIENCE_MS, false)]);
+  if (ended) return;
+  hung += 1;
+  console.log('     does not end while its database is frozen');
+  app.child.kill('SIGKILL');
+  await app.ended;
+}
+
 function start() {
   const child = spawn(process.execPath, [join(root, 'tools/start.mjs'), '--empty', '--port', String(port)], {
     stdio: 'ignore',
@@ -69,10 +88,14 @@ function start() {
 /** Ends a process as a power cut would: it is not asked. */
 function kill(victim) {
   if (victim === 'start script') return void app.child.kill('SIGKILL');
+  process.kill(pidOf(victim === 'server' ? 'server/dist/main.js' : 'mariadbd'), 'SIGKILL');
+}
+
+function pidOf(command) {
   const { stdout } = spawnSync('ps', ['--ppid', String(app.child.pid), '-o', 'pid=,args='], { encoding: 'utf8' });
-  const line = stdout.split('\n').find((text) => text.includes(victim === 'server' ? 'server/dist/main.js' : 'mariadbd'));
-  if (!line) throw new Error(`There is no ${victim} to be killed.`);
-  process.kill(Number.parseInt(line, 10), 'SIGKILL');
+  const line = stdout.split('\n').find((text) => text.includes(command));
+  if (!line) throw new Error(`There is no ${command}.`);
+  return Number.parseInt(line, 10);
 }
 
 /** Waits until the app answers; starts it again where the start script has ended, as its user would. */

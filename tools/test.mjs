@@ -18,6 +18,8 @@ const folder = mkdtempSync(join(tmpdir(), 'gewinde-test-'));
 const env = { ...process.env, NG_CLI_ANALYTICS: 'false', FORCE_COLOR: '0', GEWINDE_TOGETHER: 'yes' };
 let passed = 0;
 let failed = 0;
+/** What did not hold, told once more at the end, where it is seen. @type {string[]} */
+const fallen = [];
 
 /** Runs a step and says how it went; what it printed comes in one piece when it is done, since two steps run at a time. */
 const step = (name, command, args, more = {}, cwd = '.') =>
@@ -36,7 +38,10 @@ const step = (name, command, args, more = {}, cwd = '.') =>
   });
 const check = async (name, [command, ...args]) => {
   if ((await step(name, command, args)) === 0) passed += 1;
-  else failed += 1;
+  else {
+    failed += 1;
+    fallen.push(name);
+  }
 };
 /** A test runner that writes its counts to a file. */
 const suite = async (name, cwd, command, args, report, counts, more = {}) => {
@@ -44,12 +49,19 @@ const suite = async (name, cwd, command, args, report, counts, more = {}) => {
   const found = existsSync(report) ? counts(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 };
   passed += found.passed;
   failed += found.failed;
-  if (found.failed === 0 && (status !== 0 || found.passed === 0)) failed += 1; // it did not get as far as its tests
+  for (const one of found.names ?? []) fallen.push(`${name}: ${one}`);
+  if (found.failed > 0 || (status === 0 && found.passed > 0)) return;
+  failed += 1;
+  fallen.push(`${name}: did not get as far as its tests, or not to its end`);
 };
 const jest = (name, room) => {
   const report = join(folder, `${room}.json`);
   const args = ['--config', 'jest.config.mjs', '--runInBand', '--json', `--outputFile=${report}`];
-  return suite(name, room, 'jest', args, report, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }));
+  return suite(name, room, 'jest', args, report, (r) => ({
+    passed: r.numPassedTests,
+    failed: r.numFailedTests,
+    names: r.testResults.flatMap((file) => file.assertionResults.filter((one) => one.status === 'failed').map((one) => one.fullName)),
+  }));
 };
 
 /** The real app is tried in parts, each on a server and a database of its own. */
@@ -64,7 +76,14 @@ const database = await startDatabase(folder, { databases: ['gewinde_test', ...pa
 Object.assign(env, { GEWINDE_TEST_DATABASE_URL: database.url('gewinde_test') });
 
 // two cores: whichever is free takes the next, the longest first and no two browsers for long; the start command mostly waits, and goes beside them
-const browser = ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected });
+const browser = ({ stats, suites }) => {
+  const specsOf = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specsOf)];
+  const names = suites.flatMap(specsOf).flatMap(({ ok, title, file, tests }) => {
+    if (!ok) return [`${file}: ${title}`];
+    return tests.some((test) => test.status === 'flaky') ? [`${file}: ${title} (held at its second try)`] : [];
+  });
+  return { passed: stats.expected + stats.flaky, failed: stats.unexpected, names };
+};
 const realApp = async (part) => {
   const report = join(folder, `e2e-${part}.json`);
   const args = ['test', `--shard=${part}/${parts.length}`, `--output=out/${part}`];
@@ -90,5 +109,6 @@ try {
   await database.stop();
   rmSync(folder, { recursive: true, force: true });
 }
+for (const one of fallen) console.log(`Did not hold: ${one}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
