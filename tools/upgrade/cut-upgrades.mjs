@@ -43,6 +43,7 @@ export async function cutUpgrades() {
         const whole = await upgrade(server.url(names[0]), step);
         if (whole.code !== 0) throw new Error(`${step}: ${whole.said}`);
         const wanted = await contents(names[0], step);
+        if (!wanted.endsWith('the tables of this version')) throw new Error(`${step} does not lead to the tables of its version.`);
         const cuts = Array.from({ length: Number(whole.said) }, (_, cut) => cut + 1);
         const many = cuts.length;
         let wrong = 0;
@@ -95,7 +96,7 @@ export async function cutUpgrades() {
         }
       const [{ columns, keys }, known] = [schema, fingerprints[step]];
       const right = fingerprint(columns) === known.columns && fingerprint(keys) === known.keys;
-      return [right ? 'the tables of this version' : `not the tables of ${step}`, ...columns, ...keys, ...rows.sort()].join('\n');
+      return [...columns, ...keys, ...rows.sort(), right ? 'the tables of this version' : `not the tables of ${step}`].join('\n');
     });
   }
 

@@ -1,4 +1,5 @@
 import type { Grained } from './cut-problem.js';
+import { NO_DEADLINE, type Deadline } from './deadline.js';
 import type { Pattern } from './patterns.js';
 
 /** What a search for a plan came to. */
@@ -16,10 +17,16 @@ export interface BarByBar {
  * waste is still allowed. What was found to lead nowhere is not gone into again.
  *
  * @param most the longest total to be looked for, in grains
- * @param steps after which it is given up
+ * @param steps after which it is given up; it is too when the time is over
  * @param fuller a plan of just that total is taken too where its bars are fuller and emptier than that: the sum of their squared loads
  */
-export function barByBar({ sizes, bars, kerf }: Grained, most: number, steps: number, fuller = Infinity): BarByBar {
+export function barByBar(
+  { sizes, bars, kerf }: Grained,
+  most: number,
+  steps: number,
+  fuller = Infinity,
+  time: Deadline = NO_DEADLINE,
+): BarByBar {
   const weight = sizes.map((s) => s.weight);
   const left = sizes.map((s) => s.wanted);
   const stock = bars.map((b) => b.count);
@@ -94,6 +101,7 @@ export function barByBar({ sizes, bars, kerf }: Grained, most: number, steps: nu
     wasted: number,
   ): void => {
     spent += 1;
+    if ((spent & 4095) === 0 && time.over) spent = steps + 1;
     if (spent > steps) return;
     // each bar that is still to be opened may give a kerf back
     const spare = allowed - wasted + kerf * (toGo - count);

@@ -1,6 +1,7 @@
+import { NO_DEADLINE, type Deadline } from './deadline.js';
 import { inMm, missed, type Grained } from './cut-problem.js';
 import type { Plan } from './plan.js';
-import type { Mip, MipSolver } from './mip.js';
+import { hasValues, type Mip, type MipSolver } from './mip.js';
 import { bestPatterns, greatestCommon, gridOf, type Pattern } from './patterns.js';
 
 /** Finest grid of the knapsack: a reel of 60 m by the millimetre. */
@@ -75,17 +76,18 @@ export function wholeProgram({ sizes, bars }: Grained, patterns: readonly Patter
 
 /**
  * Patterns by column generation: a linear program prices the pieces, a knapsack finds for each bar the pattern that is worth more than its bar,
- * until there is none. The bound is that of the linear program, raised to the next total that bars can come to.
+ * until there is none, or the time is over. The bound is that of the linear program, raised to the next total that bars can come to.
  */
-export async function generateColumns(problem: Grained, start: Plan, solver: MipSolver): Promise<Columns> {
+export async function generateColumns(problem: Grained, start: Plan, solver: MipSolver, time: Deadline = NO_DEADLINE): Promise<Columns> {
   const { sizes, bars } = problem;
   const { grid, exact } = gridOf(problem, MOST_STEPS);
   const patterns = distinct([...start.patterns, ...singles(problem)]);
   const known = new Set(patterns.map(keyOf));
   // no plan opens less than its pieces are long, and every total is one that bars can come to
   const plain = raised(inMm(sizes.reduce((sum, s) => sum + s.wanted * s.length, 0)), problem);
-  for (let round = 0; round < MOST_ROUNDS; round++) {
-    const answer = await solver.solve(coverProgram(problem, patterns, false), 5);
+  for (let round = 0; round < MOST_ROUNDS && !time.over; round++) {
+    const answer = await solver.solve(coverProgram(problem, patterns, false), time.left(5));
+    if (!hasValues(answer)) break;
     const price = sizes.map((_, i) => Math.max(0, answer.price(`c${i}`)));
     const better = bestPatterns(problem, price, grid).filter(({ pattern, worth }) => {
       const { count, length } = bars[pattern.bar]!;
@@ -126,15 +128,15 @@ export function singles({ sizes, bars }: Grained): Pattern[] {
   );
 }
 
-/** Most steps looked through for a total. */
-const MOST_TOTALS = 2_000_000;
+/** Most steps looked through for a total, over all kinds of bars. */
+const MOST_TOTALS = 40_000_000;
 
 /** The least total of bars that is no less, mm. */
 export function raised(mm: number, { bars }: Pick<Grained, 'bars'>): number {
   const common = bars.reduce((g, b) => greatestCommon(g, b.length), 0);
   const least = Math.ceil(mm / inMm(common) - 1e-6);
   const most = least + Math.ceil(bars[0]!.length / common);
-  if (most > MOST_TOTALS) return mm;
+  if (most * bars.length > MOST_TOTALS) return mm;
   // how many of the bars at hand a total takes: those of a kind one after another, none twice
   const reached = new Uint8Array(most + 1);
   reached[0] = 1;

@@ -1,5 +1,6 @@
 import { barByBar } from './bar-by-bar.js';
 import type { Grained } from './cut-problem.js';
+import { NO_DEADLINE, type Deadline } from './deadline.js';
 import type { Plan } from './plan.js';
 import type { Pattern } from './patterns.js';
 
@@ -11,18 +12,18 @@ const IN_VAIN = 400;
 
 /**
  * A plan made better a few bars at a time: their pieces are planned anew, to the end, over what lengths there are. It ends when nothing is
- * gained for long, when `enough` is reached, or the steps are over. The same problem gives the same plan.
+ * gained for long, when `enough` is reached, or the steps or the time are over. The same problem gives the same plan.
  *
  * @param enough a total below which no plan can be, grains
  * @param steps how much may be looked through
  */
-export function improvePlan(work: Grained, plan: Plan, enough: number, steps: number): Plan {
+export function improvePlan(work: Grained, plan: Plan, enough: number, steps: number, time: Deadline = NO_DEADLINE): Plan {
   const patterns = [...plan.patterns];
   const total = (list: readonly Pattern[]): number => list.reduce((sum, p) => sum + work.bars[p.bar]!.length, 0);
   const piecesOn = ({ counts }: Pattern): number => counts.reduce((sum, n) => sum + n, 0);
   const draw = drawing();
   let left = steps;
-  for (let vain = 0; vain < IN_VAIN && left > 0 && patterns.length > 1 && total(patterns) > enough; vain++) {
+  for (let vain = 0; vain < IN_VAIN && left > 0 && !time.over && patterns.length > 1 && total(patterns) > enough; vain++) {
     const some: Pattern[] = [];
     const others = [...patterns];
     while (others.length > 0) {
@@ -35,7 +36,7 @@ export function improvePlan(work: Grained, plan: Plan, enough: number, steps: nu
     const rest = patterns.filter((p) => !some.includes(p));
     const { sub, sizeOf } = partOf(work, some, rest);
     const full = some.reduce((sum, p) => sum + p.counts.reduce((load, n, i) => load + n * work.sizes[i]!.weight, 0) ** 2, 0);
-    const found = barByBar(sub, total(some), Math.min(STEPS_EACH, left), full + 1);
+    const found = barByBar(sub, total(some), Math.min(STEPS_EACH, left), full + 1, time);
     left -= STEPS_EACH / 4;
     if (!found.patterns) continue;
     if (found.opened < total(some)) vain = -1;

@@ -16,6 +16,8 @@ export function leftOf({ sizes, bars }: Grained, { bar, counts }: Pattern): numb
  */
 export function everyPattern(problem: Grained, most: number): Pattern[] | undefined {
   const { sizes, bars } = problem;
+  // one for each size alone, at the least
+  if (sizes.length * bars.length > 2 * most) return undefined;
   const found: Pattern[] = [];
   const visit = (bar: number, size: number, counts: readonly number[], room: number): boolean => {
     if (size === sizes.length) {

@@ -1,4 +1,5 @@
 import { grained, inMm, missed, type CutProblem, type Grained } from './cut-problem.js';
+import { Deadline } from './deadline.js';
 import { firstPlan } from './first-plan.js';
 import { coverProgram, generateColumns } from './generate-columns.js';
 import { improvePlan } from './improve-plan.js';
@@ -30,6 +31,8 @@ export interface CutPlan {
 
 /** So many patterns are all looked at. */
 const ALL_PATTERNS = 2500;
+/** Sizes times bars of more than that are too many for a linear program: the first plan is made better a few bars at a time. */
+const TOO_MANY = 12_000;
 /** How much may be looked through to make a plan better a few bars at a time. */
 const STEPS = 5_000_000;
 
@@ -38,7 +41,7 @@ const STEPS = 5_000_000;
  * neighbouring pieces the saw takes its kerf: pieces fit a bar as long as their sum and the kerfs between them do.
  * Small problems are solved over every pattern, or over those that a plan below the best can have, until the least is known; larger ones by
  * column generation, with the bound of the linear program.
- * @param seconds after which the best that was found is taken; half of it again for the remainder
+ * @param seconds for all of it, after which the best that was found is taken; half of it again for the remainder
  * @throws {CutFigureError}
  * @example await planCuts({ stock: [{ id: 'reel', lengthMm: 6000, quantity: null }], kerfMm: 2, demand: [{ id: 'L4', lengthMm: 624, quantity: 2 }] })
  */
@@ -47,14 +50,20 @@ export async function planCuts(problem: CutProblem, solver: MipSolver = highsSol
   if (work.sizes.length === 0) return { cuts: [], usedMm: 0, provenOptimal: true, boundMm: 0, unmet: [...work.tooLong] };
   const start = firstPlan(work);
   const all = everyPattern(work, ALL_PATTERNS);
-  const proof = all ? undefined : await provenPlan(work, start, solver, seconds);
+  const time = new Deadline(seconds);
+  const proof = all ? undefined : await provenPlan(work, start, solver, time);
   if (proof && proof.boundMm > 0) return planned(work, proof.plan, undefined, proof.boundMm, solver, seconds);
-  const columns = all ? { patterns: all, boundMm: 0 } : await generateColumns(work, start, solver);
-  const answer = await solver.solve(coverProgram(work, columns.patterns, true), seconds);
-  const found = hasValues(answer) ? planOf(work, columns.patterns, (name) => Math.round(answer.value(name))) : start;
+  const many = work.sizes.length * work.bars.length > TOO_MANY;
+  const columns = all
+    ? { patterns: all, boundMm: 0 }
+    : many
+      ? { patterns: start.patterns, boundMm: leastThatIs(work, start) }
+      : await generateColumns(work, start, solver, time);
+  const answer = many ? undefined : await solver.solve(coverProgram(work, columns.patterns, true), time.left());
+  const found = answer && hasValues(answer) ? planOf(work, columns.patterns, (name) => Math.round(answer.value(name))) : start;
   const first = betterOf(work, found, start);
-  const best = all || first.unmet.some((n) => n > 0) ? first : improvePlan(work, first, Math.round(columns.boundMm * 100), STEPS);
-  const proven = all !== undefined && answer.status === 'optimal' && best === found;
+  const best = all || first.unmet.some((n) => n > 0) ? first : improvePlan(work, first, Math.round(columns.boundMm * 100), STEPS, time);
+  const proven = all !== undefined && answer?.status === 'optimal' && best === found;
   return planned(work, best, all, proven ? usedBy(work, best) : columns.boundMm, solver, seconds);
 }
 
@@ -79,9 +88,9 @@ async function planned(
 }
 
 /** What can be known for certain of a problem that is small enough; undefined where it is not, or not all pieces fit. */
-async function provenPlan(work: Grained, start: Plan, solver: MipSolver, seconds: number): Promise<Proof | undefined> {
+async function provenPlan(work: Grained, start: Plan, solver: MipSolver, time: Deadline): Promise<Proof | undefined> {
   const pieces = work.sizes.reduce((sum, s) => sum + s.wanted, 0);
-  return pieces > PROVEN_TO || start.unmet.some((n) => n > 0) ? undefined : provePlan(work, start, solver, seconds);
+  return pieces > PROVEN_TO || start.unmet.some((n) => n > 0) ? undefined : provePlan(work, start, solver, time);
 }
 
 /** The first plan alone, at once: to be shown while a better one is worked out. @throws {CutFigureError} */
@@ -89,14 +98,18 @@ export function planCutsAtOnce(problem: CutProblem): CutPlan {
   const work = grained(problem);
   if (work.sizes.length === 0) return { cuts: [], usedMm: 0, provenOptimal: true, boundMm: 0, unmet: [...work.tooLong] };
   const plan = firstPlan(work);
-  const plain = inMm(work.sizes.reduce((sum, s, i) => sum + (s.wanted - plan.unmet[i]!) * s.length, 0));
   return {
     cuts: cutsOf(work, plan),
     usedMm: usedBy(work, plan),
     provenOptimal: false,
-    boundMm: plain,
+    boundMm: leastThatIs(work, plan),
     unmet: [...work.tooLong, ...plan.unmet.flatMap((n, i) => work.sizes[i]!.ids.slice(work.sizes[i]!.wanted - n))],
   };
+}
+
+/** No plan opens less than its pieces are long. */
+function leastThatIs(work: Grained, { unmet }: Plan): number {
+  return inMm(work.sizes.reduce((sum, s, i) => sum + (s.wanted - unmet[i]!) * s.length, 0));
 }
 
 function betterOf(work: Grained, a: Plan, b: Plan): Plan {

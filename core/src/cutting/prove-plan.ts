@@ -1,5 +1,6 @@
 import { barByBar } from './bar-by-bar.js';
 import { inMm, type Grained } from './cut-problem.js';
+import type { Deadline } from './deadline.js';
 import { improvePlan } from './improve-plan.js';
 import { planOf, usedBy, type Plan } from './plan.js';
 import { coverProgram, raised, singles, wholeProgram } from './generate-columns.js';
@@ -39,22 +40,23 @@ const HALVINGS = 8;
  * all listed, and a program over them says whether there is such a plan. If not, the bound is raised, and more are listed.
  *
  * @param start a plan in which all pieces find a bar
- * @param seconds for the solver, all together
+ * @param time for all of it together
  */
-export async function provePlan(work: Grained, start: Plan, solver: MipSolver, seconds: number): Promise<Proof> {
-  const priced = await pricedExactly(work, start, solver);
+export async function provePlan(work: Grained, start: Plan, solver: MipSolver, time: Deadline): Promise<Proof> {
+  const seconds = time.left();
+  const priced = await pricedExactly(work, start, solver, time);
   if (!priced) return { plan: start, boundMm: 0 };
   let boundMm = raised(priced.objective, work);
-  const better = improvePlan(work, start, Math.round(boundMm * GRAINS), STEPS);
+  const better = improvePlan(work, start, Math.round(boundMm * GRAINS), STEPS, time);
   let plan = better;
   let best = usedBy(work, better);
   const pieces = work.sizes.reduce((sum, s) => sum + s.wanted, 0);
   if (pieces <= TO_THE_END && best > boundMm + LESS) {
-    const seen = toTheEnd(work, better, boundMm);
+    const seen = toTheEnd(work, better, boundMm, time);
     if (seen) return seen;
   }
   const solve = async (patterns: readonly Pattern[], share: number): Promise<MipAnswer['status']> => {
-    const answer = await solver.solve(wholeProgram(work, patterns), share * seconds);
+    const answer = await solver.solve(wholeProgram(work, patterns), time.left(share * seconds));
     if (answer.objective < best - LESS) {
       best = answer.objective;
       plan = planOf(work, patterns, (name) => Math.round(answer.value(name)));
@@ -64,8 +66,8 @@ export async function provePlan(work: Grained, start: Plan, solver: MipSolver, s
   // what the columns at hand give, for a start
   if (best > boundMm + LESS) await solve(priced.patterns, FIRST_SHARE);
   for (const share of SHARES) {
-    if (best <= boundMm + LESS) break;
-    const { patterns, reachMm } = listed(work, priced, best - LESS) ?? {};
+    if (best <= boundMm + LESS || time.over) break;
+    const { patterns, reachMm } = listed(work, priced, best - LESS, time) ?? {};
     if (!patterns || reachMm === undefined || reachMm < boundMm - LESS) break;
     const status = await solve(patterns, share);
     if (status !== 'optimal' && status !== 'infeasible') break;
@@ -76,12 +78,12 @@ export async function provePlan(work: Grained, start: Plan, solver: MipSolver, s
 }
 
 /** So few pieces are looked at bar by bar to the end: what is allowed to be wasted grows until a plan is found. */
-function toTheEnd(work: Grained, plan: Plan, boundMm: number): Proof | undefined {
+function toTheEnd(work: Grained, plan: Plan, boundMm: number, time: Deadline): Proof | undefined {
   const grains = (mm: number): number => Math.round(mm * GRAINS);
   const before = grains(usedBy(work, plan));
   for (let allowed = grains(boundMm); ; allowed += Math.max(GRAINS, 3 * (allowed - grains(boundMm)))) {
     const most = Math.min(before - 1, allowed);
-    const { patterns, whole } = barByBar(work, most, STEPS);
+    const { patterns, whole } = barByBar(work, most, STEPS, Infinity, time);
     if (!whole) return undefined;
     if (patterns) {
       const least: Plan = { patterns, unmet: plan.unmet };
@@ -92,9 +94,14 @@ function toTheEnd(work: Grained, plan: Plan, boundMm: number): Proof | undefined
 }
 
 /** Every pattern that a plan of no more than so much can hold; where those are too many, up to how much they can all be listed. */
-function listed(work: Grained, priced: Priced, maxMm: number): { readonly patterns: Pattern[]; readonly reachMm: number } | undefined {
+function listed(
+  work: Grained,
+  priced: Priced,
+  maxMm: number,
+  time: Deadline,
+): { readonly patterns: Pattern[]; readonly reachMm: number } | undefined {
   for (let i = 0, gap = maxMm - priced.objective; i <= HALVINGS; i++, gap /= 2) {
-    const patterns = within(work, priced, gap);
+    const patterns = within(work, priced, gap, time);
     if (patterns) return { patterns, reachMm: priced.objective + gap };
   }
   return undefined;
@@ -109,12 +116,12 @@ interface Priced {
 }
 
 /** The linear program over all patterns; undefined where rounds or branches run out, or not all pieces fit. */
-async function pricedExactly(work: Grained, start: Plan, solver: MipSolver): Promise<Priced | undefined> {
+async function pricedExactly(work: Grained, start: Plan, solver: MipSolver, time: Deadline): Promise<Priced | undefined> {
   const { sizes, bars } = work;
   const patterns: Pattern[] = [...start.patterns, ...singles(work)];
   const known = new Set(patterns.map(keyOf));
-  for (let round = 0; round < MOST_ROUNDS; round++) {
-    const answer = await solver.solve(coverProgram(work, patterns, false), 5);
+  for (let round = 0; round < MOST_ROUNDS && !time.over; round++) {
+    const answer = await solver.solve(coverProgram(work, patterns, false), time.left(5));
     if (answer.status !== 'optimal') return undefined;
     const worth = sizes.map((_, i) => Math.max(0, answer.price(`c${i}`)));
     const scarce = bars.map(({ count }, bar) => (count === Infinity ? 0 : Math.max(0, -answer.price(`s${bar}`))));
@@ -123,6 +130,7 @@ async function pricedExactly(work: Grained, start: Plan, solver: MipSolver): Pro
       const { patterns: better, whole } = worthPatterns(work, bar, worth, inMm(length) + scarce[bar]! + LESS, {
         most: Infinity,
         raise: true,
+        time,
       });
       if (!whole) return undefined;
       for (const { pattern } of better.slice(-4)) {
@@ -140,11 +148,12 @@ async function pricedExactly(work: Grained, start: Plan, solver: MipSolver): Pro
 }
 
 /** Every pattern whose reduced cost is no higher; undefined where there are too many. */
-function within(work: Grained, { worth, scarce }: Priced, gapMm: number): Pattern[] | undefined {
+function within(work: Grained, { worth, scarce }: Priced, gapMm: number, time: Deadline): Pattern[] | undefined {
   const listed: Pattern[] = [];
   for (const [bar, { length }] of work.bars.entries()) {
     const { patterns, whole } = worthPatterns(work, bar, worth, inMm(length) + scarce[bar]! - gapMm, {
       most: MOST_PATTERNS - listed.length,
+      time,
     });
     if (!whole) return undefined;
     listed.push(...patterns.map((p) => p.pattern));

@@ -1,4 +1,5 @@
 import type { Grained } from './cut-problem.js';
+import { NO_DEADLINE, type Deadline } from './deadline.js';
 import type { Pattern } from './patterns.js';
 
 /** Most branches looked at for one bar. */
@@ -24,7 +25,7 @@ export function worthPatterns(
   bar: number,
   worth: readonly number[],
   least: number,
-  { most, raise = false }: { readonly most: number; readonly raise?: boolean },
+  { most, raise = false, time = NO_DEADLINE }: { readonly most: number; readonly raise?: boolean; readonly time?: Deadline },
 ): { readonly patterns: { readonly pattern: Pattern; readonly worth: number }[]; readonly whole: boolean } {
   const items = sizes
     .map((s, size): Item => ({ size, weight: s.weight, wanted: s.wanted, worth: worth[size]! }))
@@ -52,6 +53,7 @@ export function worthPatterns(
   };
   const visit = (at: number, room: number, value: number): void => {
     if (!whole && !raise) return;
+    if ((branches & 4095) === 4095 && time.over) branches = MOST_BRANCHES;
     if (++branches > MOST_BRANCHES) {
       whole = false;
       return;

@@ -1,4 +1,4 @@
-import { hasValues, highsSolver, type Mip, type MipRow, type MipSolver } from '../cutting/index.js';
+import { Deadline, hasValues, highsSolver, type Mip, type MipRow, type MipSolver } from '../cutting/index.js';
 import { firstOrder, type Bought } from './first-order.js';
 import { checkOrderProblem, type Offer, type OrderGoal, type OrderProblem, type PriceBreak, type Supplier } from './order-problem.js';
 
@@ -33,14 +33,16 @@ export interface OrderPlan {
   readonly left: readonly { readonly part: string; readonly quantity: number }[];
 }
 
+/** For a plan, where nobody says. */
 const SECONDS = 2.5;
 
 /**
  * Who is ordered what: whole packs, prices that fall with their number, carriage with its free limit, least orders, lead times; exact, by a
  * mixed-integer program. A kit is taken where it pays.
+ * @param seconds after which the best that was found is taken: never worse than what is planned at once
  * @throws {OrderFigureError}
  */
-export async function planOrder(problem: OrderProblem, solver: MipSolver = highsSolver): Promise<OrderPlan> {
+export async function planOrder(problem: OrderProblem, solver: MipSolver = highsSolver, seconds = SECONDS): Promise<OrderPlan> {
   checkOrderProblem(problem);
   const needs = problem.needs.filter((n) => n.quantity > 0);
   const soonestOf = (part: string): number =>
@@ -55,7 +57,7 @@ export async function planOrder(problem: OrderProblem, solver: MipSolver = highs
   );
   if (wanted.length === 0) return { orders: [], totalMinor: 0, days: 0, proven: true, notOffered, late, left: [] };
   const { mip, levels } = programOf({ ...problem, needs: wanted, offers });
-  const answer = await solver.solve(mip, SECONDS);
+  const answer = await solver.solve(mip, seconds);
   const another = oneMore(problem.goal, offers);
   const proven = answer.status === 'optimal';
   // what the time was too short to prove can be worse than what anybody would order
@@ -64,7 +66,7 @@ export async function planOrder(problem: OrderProblem, solver: MipSolver = highs
     // a least order that cannot be reached: planned without it, and refused in words when it is sent
     if (problem.suppliers.some((s) => s.leastOrderMinor !== undefined)) {
       const suppliers = problem.suppliers.map(({ leastOrderMinor: _, ...rest }) => rest);
-      return { ...(await planOrder({ ...problem, suppliers }, solver)), proven: false };
+      return { ...(await planOrder({ ...problem, suppliers }, solver, seconds)), proven: false };
     }
     return { orders: [], totalMinor: 0, days: 0, proven: false, notOffered: [...notOffered, ...wanted.map((n) => n.part)], late, left: [] };
   }
@@ -120,14 +122,21 @@ function oneMore(goal: OrderGoal, offers: readonly Offer[]): number {
   return goal === 'fewest' ? offers.reduce((sum, o) => sum + o.prices[0]!.packMinor * 10, 1e6) : 0;
 }
 
-/** What each supplier alone would cost, where one alone has everything. */
+/**
+ * What each supplier alone would cost, where one alone has everything.
+ * @param seconds for all of them together
+ */
 export async function singleSuppliers(
   problem: OrderProblem,
   solver: MipSolver = highsSolver,
+  seconds = SECONDS,
 ): Promise<{ supplier: string; plan: OrderPlan }[]> {
   const plans: { supplier: string; plan: OrderPlan }[] = [];
-  for (const { id } of problem.suppliers) {
-    const plan = await planOrder({ ...problem, goal: 'cost', offers: problem.offers.filter((o) => o.supplier === id) }, solver);
+  const time = new Deadline(seconds);
+  for (const [at, { id }] of problem.suppliers.entries()) {
+    const share = time.left() / (problem.suppliers.length - at);
+    const own = { ...problem, goal: 'cost' as const, offers: problem.offers.filter((o) => o.supplier === id) };
+    const plan = await planOrder(own, solver, share);
     if (plan.notOffered.length === 0 && plan.orders.length > 0) plans.push({ supplier: id, plan });
   }
   return plans.sort((a, b) => a.plan.totalMinor - b.plan.totalMinor);

@@ -1,7 +1,9 @@
 import {
   CutFigureError,
+  Deadline,
   OrderFigureError,
   planCuts,
+  planCutsAtOnce,
   planGroup,
   planOrder,
   singleSuppliers,
@@ -16,14 +18,19 @@ import { AppError } from '../errors/app-error.js';
 type Asked<K extends keyof typeof planContracts> = BodyOf<(typeof planContracts)[K]>;
 type Told<K extends keyof typeof planContracts> = AnswerOf<(typeof planContracts)[K]>;
 
-/** Seconds for a part; what is found until then is shown with its bound. */
+/** Seconds for a plan of one part, and for all that are asked for at once; what is found until then is shown with its bound. */
 const SECONDS = 1.5;
+const CUTS_S = 12;
+/** Seconds for the order that costs least, for each of the two others, and for all suppliers alone. */
+const ORDER_S = { cost: 2.5, soonest: 1.5, fewest: 1.5, singles: 1.5 } as const;
 
 /** What each part is cut from. @throws {AppError} bad-value */
 export async function planCutsOf(_: Knex, { groups, rules }: Asked<'planCuts'>): Promise<Told<'planCuts'>> {
   return inWords(async () => {
     const plans = [];
-    for (const group of groups)
+    const time = new Deadline(CUTS_S);
+    for (const [at, group] of groups.entries()) {
+      const share = Math.min(SECONDS, time.left() / (groups.length - at));
       plans.push(
         await planGroup(
           {
@@ -32,9 +39,11 @@ export async function planCutsOf(_: Knex, { groups, rules }: Asked<'planCuts'>):
             lengths: group.lengths,
           },
           rules,
-          (problem) => planCuts(problem, undefined, SECONDS),
+          // where the time is over the first plan is still a plan
+          async (problem) => (time.over ? planCutsAtOnce(problem) : planCuts(problem, undefined, share)),
         ),
       );
+    }
     return { plans };
   });
 }
@@ -44,10 +53,10 @@ export async function planOrdersOf(_: Knex, { problem }: Asked<'planOrders'>): P
   return inWords(async () => {
     const full = problem as Omit<Parameters<typeof planOrder>[0], 'goal'>;
     return {
-      cost: await planOrder({ ...full, goal: 'cost' }),
-      soonest: await planOrder({ ...full, goal: 'soonest' }),
-      fewest: await planOrder({ ...full, goal: 'fewest' }),
-      singles: await singleSuppliers({ ...full, goal: 'cost' }),
+      cost: await planOrder({ ...full, goal: 'cost' }, undefined, ORDER_S.cost),
+      soonest: await planOrder({ ...full, goal: 'soonest' }, undefined, ORDER_S.soonest),
+      fewest: await planOrder({ ...full, goal: 'fewest' }, undefined, ORDER_S.fewest),
+      singles: await singleSuppliers({ ...full, goal: 'cost' }, undefined, ORDER_S.singles),
     };
   });
 }

@@ -21,7 +21,7 @@ type OldEnd = OldLine['endA'] & { readonly portId: string };
  */
 export async function up(db: Knex): Promise<void> {
   for (const table of ['components', 'ports', 'job_lines'])
-    if (await db.schema.hasColumn(table, 'position')) await db.schema.alterTable(table, (t) => t.renameColumn('position', 'order'));
+    if (await db.schema.hasColumn(table, 'position')) await db.raw('alter table ?? rename column `position` to `order`', [table]); // in one statement: Knex takes the references off meanwhile
   if (await db.schema.hasColumn('job_lines', 'end_a')) {
     if (!(await db.schema.hasColumn('job_lines', 'ways')))
       await db.schema.alterTable('job_lines', (t) => {
@@ -34,7 +34,7 @@ export async function up(db: Knex): Promise<void> {
       t.dropColumns('construction', 'dash', 'end_a', 'end_b', 'taped_length_mm', 'slack_percent', 'checked'),
     );
   }
-  if (await db.schema.hasColumn('job_lines', 'signed')) await db.schema.alterTable('job_lines', (t) => t.renameColumn('signed', 'checked'));
+  if (await db.schema.hasColumn('job_lines', 'signed')) await db.raw('alter table job_lines change signed checked longtext null');
   await db.raw('alter table job_lines modify pieces json not null, modify ways json not null');
 }
 

@@ -4,6 +4,8 @@ import { randomUUID } from 'node:crypto';
 import { startTestApp } from '../../../test/test-app.js';
 import { connectDatabase } from '../connect.js';
 import { migrate } from '../migrate.js';
+import { fingerprints, newestSchema } from '../schema/known-schema.js';
+import { fingerprint, readSchema } from '../schema/read-schema.js';
 import { migrations } from './index.js';
 
 describe('a database from before changes had keys and rows of their own', () => {
@@ -176,9 +178,70 @@ describe('a start that was cut short', () => {
     for (const name of Object.keys(migrations).sort()) {
       await migrations[name]!.up(db);
       await migrations[name]!.up(db);
+      const { columns, keys } = await readSchema(db);
+      expect({ name, columns: fingerprint(columns), keys: fingerprint(keys) }).toEqual({ name, ...fingerprints[name] });
     }
+    expect(await readSchema(db)).toEqual(newestSchema);
     await empty(db);
     await migrate(db);
+    await db.destroy();
+  });
+
+  it('has what it had lost made again, and refuses what cannot be: it says what differs, and does nothing', async () => {
+    const db = connectDatabase(url);
+    const said: string[] = [];
+    await db.raw('alter table offers drop foreign key offers_part_id_foreign, drop key offers_code_unique');
+    await db.raw('alter table parts add index somebody (origin)'); // more than is needed, and in nobody's way
+    await migrate(db, { say: (words) => said.push(words) });
+    expect(said).toEqual([
+      expect.stringContaining('offers reference offers_part_id_foreign (part_id) to parts (id) on delete CASCADE'),
+      expect.stringContaining('offers unique offers_code_unique (code)'),
+    ]);
+    await migrate(db, { say: (words) => said.push(words) });
+    expect(said).toHaveLength(2);
+    await db.raw('alter table parts drop index somebody');
+
+    const part = { kind: 'fitting', data: '{}', origin: 'own', version: 1, position: 1 };
+    await db('parts').insert([
+      { ...part, id: 'a' },
+      { ...part, id: 'b' },
+    ]);
+    await db.raw('alter table offers drop key offers_code_unique');
+    await db('offers').insert(['a', 'b'].map((id) => ({ id, part_id: id, code: 'the same' })));
+    await expect(migrate(db)).rejects.toThrow(/missing: offers unique offers_code_unique \(code\).*Duplicate entry 'the same'/);
+    await db('offers').delete();
+    await db('parts').delete();
+
+    await db.raw('alter table ports drop column part_end');
+    await expect(migrate(db)).rejects.toThrow('something else has changed them. Nothing was done to it.');
+    await empty(db);
+    await migrate(db);
+    await db.destroy();
+  });
+
+  it('leaves a database of a newer version, and one that is half restored, as it is', async () => {
+    const db = connectDatabase(url);
+    await db('knex_migrations').insert({ name: '20990101_later', batch: 99, migration_time: new Date() });
+    await expect(migrate(db)).rejects.toThrow('of a newer version of Gewinde (20990101_later)');
+    await db('knex_migrations').where({ name: '20990101_later' }).delete();
+    await db.raw('create table restore_begun (safety varchar(1000) not null)');
+    await db('restore_begun').insert({ safety: '/shop/before.sql.gz' });
+    await expect(migrate(db)).rejects.toThrow('What was there before is in /shop/before.sql.gz: npm run restore -- /shop/before.sql.gz');
+    await db.schema.dropTable('restore_begun');
+    await db.destroy();
+  });
+
+  it('that is told to stop does so between two steps, and the next goes on', async () => {
+    const db = connectDatabase(url);
+    await empty(db);
+    const stop = new AbortController();
+    db.on('query-response', (_, { sql }: { sql: string }) => {
+      if (/^create table.*`event_rows`/.test(sql)) stop.abort();
+    });
+    await expect(migrate(db, { stop: stop.signal })).rejects.toThrow('the next start goes on with it');
+    expect(await db('knex_migrations').orderBy('name').pluck<string[]>('name')).toEqual(Object.keys(migrations).sort().slice(0, 4));
+    await migrate(db);
+    expect(await readSchema(db)).toEqual(newestSchema);
     await db.destroy();
   });
 
