@@ -92,8 +92,13 @@ export const rates = {
   listeners: 500,
   /** Until a request has come in whole. */
   requestSeconds: 60,
-  heavyAtOnce: 2,
-  heavyWaiting: 24,
+  /** Heavy work by its kind: how much at once, how much may wait, and how much of both one client may have. */
+  heavy: {
+    pages: { atOnce: 2, waiting: 60, share: 40 },
+    lists: { atOnce: 2, waiting: 24, share: 12 },
+    plans: { atOnce: 2, waiting: 24, share: 8 },
+    papers: { atOnce: 1, waiting: 24, share: 12 },
+  },
 } as const;
 
 /**

@@ -49,16 +49,19 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
     asShopChange(await changeRows(db, 'shop', { client, key: body.key }, (trx) => carryOut(trx, body.commands, body))),
   );
-  serve(app, shopContracts.undoShop, async ({ body, client }) => heavy.run(undoShop, { client, key: body.key }));
-  serve(app, shopContracts.previewList, async ({ body }) =>
-    heavy.run(previewList, body.csv, body.section, body.mapping, body.money, body.counted),
+  serve(app, shopContracts.undoShop, async ({ body, client, asker }) => heavy.run(undoShop, asker, { client, key: body.key }));
+  serve(app, shopContracts.previewList, async ({ body, asker }) =>
+    heavy.run(previewList, asker, body.csv, body.section, body.mapping, body.money, body.counted),
   );
-  serve(app, shopContracts.importList, async ({ body, client }) =>
-    heavy.run(importList, body.csv, body.section ?? 'fitting', body.mapping, body.money, body.counted ?? false, { client, key: body.key }),
+  serve(app, shopContracts.importList, async ({ body, client, asker }) =>
+    heavy.run(importList, asker, body.csv, body.section ?? 'fitting', body.mapping, body.money, body.counted ?? false, {
+      client,
+      key: body.key,
+    }),
   );
-  serve(app, shopContracts.exportList, async ({ query, reply }) => {
+  serve(app, shopContracts.exportList, async ({ query, reply, asker }) => {
     const name = (query.section ?? 'catalogue').replace(/[^a-z]+/g, '-');
     void reply.header('content-disposition', `attachment; filename="${name}.csv"`);
-    return heavy.run(exportList, query.section);
+    return heavy.run(exportList, asker, query.section);
   });
 }

@@ -1,6 +1,6 @@
 import type { AnswerOf, shopContracts } from '@gewinde/core';
 import type { Knex } from 'knex';
-import type { Heavy } from '../heavy/heavy.js';
+import { OURSELVES, type Heavy } from '../heavy/heavy.js';
 import { JsonText } from '../heavy/json-text.js';
 import { catalogueRevision, readShop } from './catalogue-store.js';
 
@@ -26,7 +26,9 @@ export class ToldCatalogue {
   /** The catalogue of a revision, or of a later one. */
   async at(revision: string): Promise<JsonText<Shop>> {
     if (this.told?.revision !== revision) {
-      const shop = this.heavy.run(readShop).then((read) => (read instanceof JsonText ? read : new JsonText<Shop>(JSON.stringify(read))));
+      const shop = this.heavy
+        .run(readShop, OURSELVES)
+        .then((read) => (read instanceof JsonText ? read : new JsonText<Shop>(JSON.stringify(read))));
       this.told = { revision, shop };
       // what could not be read is asked for again
       shop.catch(() => {

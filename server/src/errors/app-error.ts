@@ -33,7 +33,8 @@ export const errorCatalogue = {
   'foreign-origin': { status: 403, message: 'Changes are taken from the pages of this server only.' },
   'too-large': { status: 413, message: 'The file is too large.' },
   'too-many-requests': { status: 429, message: 'Too many requests; wait a moment.' },
-  'server-busy': { status: 503, message: 'Too many lists and files are being read already. Nothing was changed; try again in a moment.' },
+  'server-busy': { status: 503, message: 'Too much of this is being worked on already. Nothing was changed; try again in a moment.' },
+  'took-too-long': { status: 503, message: 'This took longer than it may, and was ended. Nothing was changed; ask for less at once.' },
   'database-away': {
     status: 503,
     message: 'The database does not answer. Nothing was changed; the change is kept on the screen and tried again.',

@@ -1,6 +1,6 @@
 import { bestFound, hasWords, searchWords, type Findable, type JobPage, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
-import type { Heavy } from '../heavy/heavy.js';
+import { OURSELVES, type Heavy } from '../heavy/heavy.js';
 import { behind, findablesOfJobs, summariesOf, workOut } from './summaries.js';
 import { catchUp } from './catch-up.js';
 
@@ -39,7 +39,7 @@ async function pageOfAll(db: Knex, { archived, from, most }: AskedJobs): Promise
 async function pageWithWords(db: Knex, { archived, from, most }: AskedJobs, words: readonly string[], heavy: Heavy): Promise<JobPage> {
   const late = await behind(db, READ_FIRST + 1);
   if (late.length <= READ_FIRST) await workOut(db, late);
-  else void heavy.run(catchUp).catch(() => undefined);
+  else void heavy.run(catchUp, OURSELVES).catch(() => undefined);
   // all words there are, looked through from one end to the other, as bytes
   const having = (): Knex.QueryBuilder =>
     db('job_words')

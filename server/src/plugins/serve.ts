@@ -1,5 +1,6 @@
 import { ErrorBodySchema, type AnswerOf, type BodyOf, type Contract, type ParamsOf, type QueryOf } from '@gewinde/core';
 import type { FastifyReply, FastifyRequest } from 'fastify';
+import type { Asker } from '../heavy/heavy.js';
 import { JsonText } from '../heavy/json-text.js';
 import type { App } from './app-type.js';
 import { validateOnceAsked } from './validate-once-asked.js';
@@ -13,6 +14,8 @@ export interface Asked<C extends Contract> {
   readonly reply: FastifyReply;
   /** Which tab of which browser asks. */
   readonly client: string;
+  /** From where, and whether it still waits: for what is shared out. */
+  readonly asker: Asker;
 }
 
 /**
@@ -50,10 +53,21 @@ export function serve<C extends Contract>(
         request,
         reply,
         client: clientOf(request),
+        get asker() {
+          return askerOf(request, reply);
+        },
       });
       return answered instanceof JsonText ? reply.type('application/json; charset=utf-8').send(answered.text) : answered;
     },
   });
+}
+
+function askerOf(request: FastifyRequest, reply: FastifyReply): Asker {
+  const gone = new AbortController();
+  reply.raw.once('close', () => {
+    if (!reply.raw.writableFinished) gone.abort();
+  });
+  return { client: request.ip, gone: gone.signal };
 }
 
 function clientOf(request: FastifyRequest): string {

@@ -2,6 +2,7 @@ import { setPriority } from 'node:os';
 import { workerData } from 'node:worker_threads';
 import { connectDatabase } from '../database/connect.js';
 import { toAppError } from '../errors/to-app-error.js';
+import type { PaperOf } from '../stockroom/papers-of.js';
 import type { HeavyAnswer, HeavyOrder } from './heavy-in-workers.js';
 import { heavyWork } from './heavy-work.js';
 
@@ -10,12 +11,13 @@ const { databaseUrl } = workerData as { databaseUrl: string };
 const BEHIND = 10;
 if (process.platform === 'linux') setPriority(BEHIND);
 
-const db = connectDatabase(databaseUrl, 2);
+const db = connectDatabase(databaseUrl, 2, 120);
 
 /** Does a piece of heavy work; whatever goes wrong is told in the words of the error catalogue. */
 export default async function work({ name, given }: HeavyOrder): Promise<HeavyAnswer> {
   try {
     const done: unknown = await (heavyWork[name] as (...all: unknown[]) => Promise<unknown>)(db, ...given);
+    if (typeof done === 'object' && done !== null && 'bytes' in done) return { paper: done as PaperOf };
     return typeof done === 'string' ? { text: done } : { json: JSON.stringify(done) };
   } catch (error) {
     const { code, message, details } = toAppError(error);
