@@ -89,7 +89,9 @@ export const bytes = {
 /** What one server bears. */
 export const rates = {
   requestsPerMinute: 3000,
-  listeners: 500,
+  listeners: 1500,
+  /** From one address: a shop behind one has no more pages open, and nobody takes every place. */
+  listenersAnAddress: 300,
   /** Until a request has come in whole. */
   requestSeconds: 60,
   /** Heavy work by its kind: how much at once, how much may wait, and how much of both one client may have. */

@@ -7,12 +7,27 @@ import { AppError } from '../errors/app-error.js';
 import { newestChange } from './event-store.js';
 import { LiveChanges } from './live-changes.js';
 
+/** What may lie here for one who does not take it, bytes; a change more is told only when that has gone out. */
+const MOST_UNSENT = 128 * 1024;
+
+/** A change as it goes out, written once for all who hear of it. */
+const written = new WeakMap<Change, Buffer>();
+
+function toldOf(scope: string, change: Change): Buffer {
+  let bytes = written.get(change);
+  if (!bytes) {
+    const message: LiveMessage = scope === 'shop' ? { scope, change: asShopChange(change) } : { scope: 'job', change: asJobChange(change) };
+    written.set(change, (bytes = Buffer.from(`event: change\ndata: ${JSON.stringify(message)}\n\n`)));
+  }
+  return bytes;
+}
+
 /** Server-sent events: every change of a job and of what all jobs share, from where the listener is. */
 export async function liveRoutes(app: App, { db }: Feature): Promise<void> {
   const live = new LiveChanges(db);
   app.addHook('onClose', () => live.close());
   serve(app, liveContracts.live, async ({ query, request, reply }) => {
-    if (live.full) throw new AppError('too-many-requests', 'Too many pages listen to this server already; close some.');
+    if (live.full(request.ip)) throw new AppError('too-many-requests', 'Too many pages listen to this server already; close some.');
     let gone = false;
     let stop = (): unknown => undefined;
     request.raw.on('close', () => {
@@ -38,9 +53,9 @@ export async function liveRoutes(app: App, { db }: Feature): Promise<void> {
     if (query.job !== undefined) places.set(query.job, Math.min(jobAt, jobNewest));
     const where = (): string => `${places.get(query.job ?? '') ?? 0}.${places.get('shop')}`;
     const tell = (scope: string, change: Change): void => {
-      const message: LiveMessage =
-        scope === 'shop' ? { scope, change: asShopChange(change) } : { scope: 'job', change: asJobChange(change) };
-      reply.raw.write(`id: ${where()}\nevent: change\ndata: ${JSON.stringify(message)}\n\n`);
+      // the place is the listener's own, what happened is the same for all
+      reply.raw.write(`id: ${where()}\n`);
+      reply.raw.write(toldOf(scope, change));
     };
     const stale = (scope: string): void => {
       reply.raw.write(`id: ${where()}\nevent: stale\ndata: ${scope === 'shop' ? 'shop' : 'all'}\n\n`);
@@ -48,7 +63,15 @@ export async function liveRoutes(app: App, { db }: Feature): Promise<void> {
     const sign = (state: 'alive' | 'away'): void => {
       reply.raw.write(state === 'alive' ? ':\n\n' : ': the database does not answer\n\n');
     };
-    stop = live.listen({ places, tell, stale, sign });
+    stop = live.listen({
+      places,
+      address: request.ip,
+      tell,
+      stale,
+      sign,
+      ready: () => reply.raw.writableLength < MOST_UNSENT,
+      end: () => reply.raw.destroy(),
+    });
     return reply;
   });
 }

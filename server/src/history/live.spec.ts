@@ -117,9 +117,50 @@ describe('the live stream', () => {
     await server.change(jobId, { do: 'duplicate-port', id: from });
     while (heard.length < 2) await new Promise((resolve) => setTimeout(resolve, 20));
     expect(heard).toEqual(['a Duplicate port gallery', 'b Duplicate port gallery']);
-    expect(live.full).toBe(true);
+    expect([live.full(), new LiveChanges(server.db, 2).full()]).toEqual([true, false]);
     stops.forEach((stop) => stop());
-    expect([live.count, live.full]).toEqual([0, false]);
+    expect([live.count, live.full()]).toEqual([0, false]);
+    live.close();
+  });
+
+  it('goes on for the others while one takes nothing, and brings that one up when it does', async () => {
+    const { jobId, from } = await sampleJob(server, 'L-6');
+    const live = new LiveChanges(server.db);
+    const at = await readAt(jobId);
+    let takes = false;
+    const heard = { quick: [] as number[], slow: [] as number[] };
+    const follow = (list: number[], ready: () => boolean) =>
+      live.listen({
+        places: new Map([[jobId, at]]),
+        tell: (_, change) => list.push(change.id),
+        stale: () => undefined,
+        sign: () => undefined,
+        ready,
+      });
+    follow(heard.quick, () => true);
+    follow(heard.slow, () => takes);
+    for (let n = 1; n <= 60; n++) await server.change(jobId, { do: 'edit-port', id: from, version: n, set: { label: `port ${n}` } });
+    const until = async (list: number[]) => {
+      while (list.length < 60) await new Promise((resolve) => setTimeout(resolve, 20));
+    };
+    await until(heard.quick);
+    expect(heard.slow).toEqual([]);
+    takes = true;
+    await until(heard.slow);
+    const inOrder = Array.from({ length: 60 }, (_, n) => at + n + 1);
+    expect([heard.quick, heard.slow]).toEqual([inOrder, inOrder]);
+    live.close();
+  });
+
+  it('does not give every place to one address', () => {
+    const live = new LiveChanges(server.db, 3, 2);
+    const from = (address: string) =>
+      live.listen({ places: new Map(), address, tell: () => undefined, stale: () => undefined, sign: () => undefined });
+    from('10.0.0.1');
+    from('10.0.0.1');
+    expect([live.full('10.0.0.1'), live.full('10.0.0.2')]).toEqual([true, false]);
+    from('10.0.0.2');
+    expect(live.full('10.0.0.3')).toBe(true);
     live.close();
   });
 });
