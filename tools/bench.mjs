@@ -76,7 +76,7 @@ for (const prior of /** @type {const} */ (['even', 'plumbing'])) {
   namingShare({ pitchKnown: false, met: true, prior });
 }
 
-const { url, databaseUrl, stop } = await throwawayServer();
+const { url, databaseUrl, pid, stop } = await throwawayServer();
 try {
   /** @returns {Promise<any>} */
   const call = async (method, path, body) => {
@@ -159,7 +159,7 @@ try {
   await measure('findParts in 10,000, what seals on a port', 100, () => core.findParts(rows, { end: 'rc 1/8 f', endMode: 'fits' }));
   const list = core.writeParts(rows);
   await measure('reading a list of 10,000 lines', 5, () => core.readParts(list.rows, core.guessColumns(list.headings), catalogue.fittings));
-  await benchScale(core, measure, call, { url, databaseUrl });
+  await benchScale(core, measure, call, { url, databaseUrl, pid });
   await benchStockroom(measure, call, { databaseUrl });
 } finally {
   await stop();

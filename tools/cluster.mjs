@@ -88,7 +88,7 @@ async function startServer(node) {
   });
   const ended = new Promise((resolve) => child.once('exit', resolve));
   await new Promise((resolve, reject) => {
-    child.once('message', resolve);
+    child.on('message', (word) => word === 'ready' && resolve(word));
     child.once('exit', () => reject(new Error(`The server on node ${node.name} did not start.`)));
   });
   return { url: `http://127.0.0.1:${port}`, child, ended };

@@ -21,10 +21,11 @@ export async function throwawayServer(demo = 'reset') {
     },
   });
   await new Promise((resolve, reject) => {
-    server.once('message', resolve);
+    server.on('message', (word) => word === 'ready' && resolve(word));
     server.once('exit', () => reject(new Error('The server did not start.')));
   });
   return {
+    pid: server.pid,
     url: `http://127.0.0.1:${port}`,
     databaseUrl: database.url('gewinde'),
     stop: async () => {

@@ -155,6 +155,18 @@ export const jobContracts = {
     method: 'POST',
     path: '/api/jobs/import',
     summary: 'Take in a job file as a new job, and its parts that the catalogue lacks',
+    query: Type.Object(
+      {
+        key: Type.Optional(ChangeKey),
+        parts: Type.Optional(
+          Type.Union([Type.Literal('ours'), Type.Literal('theirs')], {
+            description:
+              'Where a part of the file has a name of ours and is another: ours is meant, or theirs comes in beside it. Without it such a file is refused.',
+          }),
+        ),
+      },
+      { additionalProperties: false },
+    ),
     body: Type.Unknown(),
     answer: Type.Object({ summary: JobSummarySchema, renumberedFrom: Type.Optional(Type.String()) }, { title: 'ImportedJob' }),
     status: 201,

@@ -1,6 +1,7 @@
 import { shopContracts } from '@gewinde/core';
 import { changeRows } from '../history/change-rows.js';
 import { asShopChange } from '../history/change.js';
+import { sentBy } from '../history/sent-by.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { packingFor } from '../heavy/json-text.js';
@@ -47,17 +48,23 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
   });
   serve(app, shopContracts.readPart, async ({ params }) => readPart(db, params.part));
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
-    asShopChange(await changeRows(db, 'shop', { client, key: body.key }, (trx) => carryOut(trx, body.commands, body))),
+    asShopChange(await changeRows(db, 'shop', sentBy(client, 'change', body), (trx) => carryOut(trx, body.commands, body))),
   );
-  serve(app, shopContracts.undoShop, async ({ body, client, asker }) => heavy.run(undoShop, asker, { client, key: body.key }));
+  serve(app, shopContracts.undoShop, async ({ body, client, asker }) => heavy.run(undoShop, asker, sentBy(client, 'undo', body)));
   serve(app, shopContracts.previewList, async ({ body, asker }) =>
     heavy.run(previewList, asker, body.csv, body.section, body.mapping, body.money, body.counted),
   );
   serve(app, shopContracts.importList, async ({ body, client, asker }) =>
-    heavy.run(importList, asker, body.csv, body.section ?? 'fitting', body.mapping, body.money, body.counted ?? false, {
-      client,
-      key: body.key,
-    }),
+    heavy.run(
+      importList,
+      asker,
+      body.csv,
+      body.section ?? 'fitting',
+      body.mapping,
+      body.money,
+      body.counted ?? false,
+      sentBy(client, 'list', body),
+    ),
   );
   serve(app, shopContracts.exportList, async ({ query, reply, asker }) => {
     const name = (query.section ?? 'catalogue').replace(/[^a-z]+/g, '-');

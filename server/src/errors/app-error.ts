@@ -40,6 +40,8 @@ export const errorCatalogue = {
     message: 'The database does not answer. Nothing was changed; the change is kept on the screen and tried again.',
   },
   'database-busy': { status: 503, message: 'The database is busy. Nothing was changed; the change is kept on the screen and tried again.' },
+  'key-used': { status: 409, message: 'Something else was saved under this key already. Nothing was changed; make the change anew.' },
+  'parts-differ': { status: 409, message: 'The file brings parts under names that are ours, and they are not the same.' },
   'not-known': {
     status: 503,
     message: 'The database went away while this was being saved: whether it was is not known yet. It is asked again.',

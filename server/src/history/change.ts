@@ -26,6 +26,8 @@ export interface Sender {
   readonly client: string;
   /** An UUID. */
   readonly key: string;
+  /** Of what is sent under the key; absent where the server itself is the sender. */
+  readonly digest?: string;
 }
 
 /** What a piece of work wrote: the rows as they were and as they are now. Absent before: made; absent after: deleted. */

@@ -3,6 +3,7 @@ import type { Knex } from 'knex';
 import type { Entity } from '../database/entities.js';
 import { fromJson } from '../database/from-json.js';
 import { lots } from '../database/lots.js';
+import { AppError } from '../errors/app-error.js';
 import { rowOf, scopeName, type Change, type Held, type Scope, type Sender, type Written } from './change.js';
 import { EVENT_SCHEMA, upcast } from './upcasters.js';
 
@@ -16,6 +17,7 @@ interface EventColumns {
   readonly client: string;
   readonly change_key: string | null;
   readonly schema_version: number;
+  readonly digest: string | null;
 }
 interface RowColumns {
   readonly event_id: number;
@@ -24,7 +26,7 @@ interface RowColumns {
   readonly before_row?: string | null;
   readonly after_row: string | null;
 }
-const COLUMNS = ['id', 'revision', 'scope', 'at', 'kind', 'label', 'client', 'change_key', 'schema_version'] as const;
+const COLUMNS = ['id', 'revision', 'scope', 'at', 'kind', 'label', 'client', 'change_key', 'schema_version', 'digest'] as const;
 
 /** An event with its rows on both sides. */
 export interface StoredEvent {
@@ -55,6 +57,7 @@ export async function recordEvent(
     label: short,
     client: sender.client.slice(0, 40),
     change_key: sender.key,
+    digest: sender.digest ?? null,
     schema_version: EVENT_SCHEMA,
   })) as [number];
   const rows = new Map<string, { type: EntityType; row_id: string; before_row: string | null; after_row: string | null }>();
@@ -92,7 +95,7 @@ export async function changeByKey(trx: Knex, scope: Scope, key: string): Promise
 export async function senderOf(
   trx: Knex,
   scope: Scope,
-  { key, client }: Sender,
+  { key, client, digest }: Sender,
 ): Promise<{ readonly made: Change | undefined; readonly undone: number[] }> {
   const own = trx('events').where({ scope: scopeName(scope), client, state: 'undone' });
   const rows = (await trx('events')
@@ -100,6 +103,8 @@ export async function senderOf(
     .select(...COLUMNS, trx.raw('1 as same'))
     .unionAll(own.select(...COLUMNS, trx.raw('0 as same')))) as (EventColumns & { same: number })[];
   const event = rows.find(({ same }) => Number(same) === 1);
+  // what was recorded before keys were held to their content has none
+  if (event?.digest && digest && event.digest !== digest) throw new AppError('key-used');
   return { made: event && (await changesOf(trx, [event]))[0], undone: rows.flatMap(({ id, same }) => (Number(same) === 0 ? [id] : [])) };
 }
 

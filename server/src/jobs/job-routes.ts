@@ -1,6 +1,7 @@
 import { jobContracts } from '@gewinde/core';
 import { changeJob } from './change-job.js';
 import { asJobChange } from '../history/change.js';
+import { sentBy } from '../history/sent-by.js';
 import { nextSteps, stepHistory } from '../history/step-history.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
@@ -19,11 +20,11 @@ export async function jobRoutes(app: App, { db, heavy }: Feature): Promise<void>
   serve(app, jobContracts.createJob, async ({ body }) => createJob(db, body));
   serve(app, jobContracts.readJob, async ({ params }) => readJobAt(db, params.id));
   serve(app, jobContracts.changeJob, async ({ params, body, client }) =>
-    changeJob(db, params.id, { client, key: body.key }, body.commands),
+    changeJob(db, params.id, sentBy(client, 'change', body), body.commands),
   );
   serve(app, jobContracts.readSteps, async ({ params, client }) => nextSteps(db, params.id, client));
   for (const step of ['undo', 'redo'] as const)
     serve(app, jobContracts[`${step}Job`], async ({ params, body, client }) =>
-      asJobChange(await stepHistory(db, { job: params.id }, { client, key: body.key }, step, body.of)),
+      asJobChange(await stepHistory(db, { job: params.id }, sentBy(client, step, body), step, body.of)),
     );
 }

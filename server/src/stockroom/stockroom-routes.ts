@@ -3,6 +3,7 @@ import type { FastifyReply } from 'fastify';
 import { listRows } from '../database/entities.js';
 import { AppError } from '../errors/app-error.js';
 import { asShopChange } from '../history/change.js';
+import { sentBy } from '../history/sent-by.js';
 import { codeSvg } from '../papers/code.js';
 import { endLabels } from '../papers/job-papers.js';
 import { orderCsv, orderUbl } from '../papers/order-papers.js';
@@ -47,11 +48,11 @@ export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Fe
     heavy.run(previewOffers, asker, body.supplierId, body.csv, body.mapping),
   );
   serve(app, stockContracts.importOffers, async ({ body, client, asker }) =>
-    heavy.run(importOffers, asker, body.supplierId, body.csv, body.mapping, { client, key: body.key }),
+    heavy.run(importOffers, asker, body.supplierId, body.csv, body.mapping, sentBy(client, 'offers', body)),
   );
 
   serve(app, stockContracts.sendOrder, async ({ params, body, client }) =>
-    asShopChange(await sendToSupplier(db, desk, { id: params.id, version: body.version }, { client, key: body.key })),
+    asShopChange(await sendToSupplier(db, desk, { id: params.id, version: body.version }, sentBy(client, `send ${params.id}`, body))),
   );
   serve(app, stockContracts.readShipments, async ({ params }) => {
     const order = await orderOf(db, params.id);

@@ -1,8 +1,26 @@
-import { documentOfFile, entriesOf, letters, partsNamedIn, readJobFile, rowIds, type JobDocument, type JobSummary } from '@gewinde/core';
+import {
+  differsFrom,
+  documentOfFile,
+  entriesOf,
+  joinsInWords,
+  letters,
+  partsNamedIn,
+  readJobFile,
+  rowIds,
+  withPartsNamed,
+  type CataloguePart,
+  type JobDocument,
+  type JobSummary,
+  type PartEntry,
+  type ReadJobFile,
+} from '@gewinde/core';
 import type { Knex } from 'knex';
+import { createHash } from 'node:crypto';
 import { findPartsAsMade } from '../catalogue/catalogue-lookup.js';
 import { missingParts } from '../catalogue/catalogue-store.js';
 import type { Entity } from '../database/entities.js';
+import { listPartRows } from '../database/part-rows.js';
+import { AppError } from '../errors/app-error.js';
 import { inTransaction } from '../database/in-transaction.js';
 import { lots } from '../database/lots.js';
 import { writeRows } from '../database/write-rows.js';
@@ -17,15 +35,24 @@ import { summarise } from '../jobs/summarise.js';
  * Takes in a job file as a new job. If its number is taken, the job gets the next free one (`2403-2`). Parts the catalogue does not
  * have come in with it, as a change of the catalogue like any other. All or nothing.
  *
+ * @param differing what of parts that have a name of ours and are others: ours is meant, or theirs comes in under a name of its own
  * @throws {JobFileError} with the place in the file
+ * @throws {AppError} `parts-differ` where there are such, and nobody has said
  */
-export async function importJob(db: Knex, value: unknown, sender: Sender): Promise<{ summary: JobSummary; renumberedFrom?: string }> {
+export async function importJob(
+  db: Knex,
+  given: unknown,
+  differing: 'ours' | 'theirs' | undefined,
+  asked: Sender,
+): Promise<{ summary: JobSummary; renumberedFrom?: string }> {
+  // another file under the same key is another job
+  const sender = { ...asked, key: keyOf(asked.key, given, differing) };
   return inTransaction(db, async (trx) => {
     // the catalogue must not change between what is known of it and what is added
     const held = await lockScope(trx, 'shop');
     const made = await madeBefore(trx, sender.key);
     if (made) return { summary: await summaryOf(trx, made) };
-    const read = readJobFile(value, await fittingsNamed(trx, value));
+    const read = await readWithOurParts(trx, given, differing, sender.key);
     const wanted = read.file.job.number;
     const number = await freeNumber(trx, wanted);
     const document = documentOfFile(read, { number, updatedAt: new Date().toISOString(), newId: rowIds(sender.key) });
@@ -35,6 +62,50 @@ export async function importJob(db: Knex, value: unknown, sender: Sender): Promi
     if (parts.length > 0) await recordEvent(trx, held, 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
     return { summary: await summaryOf(trx, document), ...(number === wanted ? {} : { renumberedFrom: wanted }) };
   });
+}
+
+/** The file, read; its parts of other names where they come in beside ours. */
+async function readWithOurParts(
+  trx: Knex,
+  given: unknown,
+  differing: 'ours' | 'theirs' | undefined,
+  key: string,
+): Promise<ReadJobFile> {
+  const read = readJobFile(given, await fittingsNamed(trx, given));
+  const theirs = entriesOf({ ...read.file.parts, supplies: [] });
+  const ours = new Map<string, CataloguePart>();
+  for (const some of lots(theirs.map(({ part }) => part.id)))
+    for (const row of await listPartRows(trx, (q) => void q.whereIn('id', some))) ours.set(row.id.toLowerCase(), row);
+  const others = theirs.filter((one) => {
+    const own = ours.get(one.part.id.toLowerCase());
+    return own && differsFrom(own, one);
+  });
+  if (others.length === 0 || differing === 'ours') return read;
+  if (differing === undefined) throw new AppError('parts-differ', differWords(others, ours));
+  const names = new Map(others.map(({ part }) => [part.id, `${part.id.slice(0, letters.partId - 9)}-${key.slice(0, 8)}`]));
+  const value = withPartsNamed(given, names);
+  return readJobFile(value, await fittingsNamed(trx, value));
+}
+
+/** So many are told by name. */
+const NAMED = 4;
+
+function differWords(others: readonly PartEntry[], ours: ReadonlyMap<string, CataloguePart>): string {
+  const some = others.slice(0, NAMED).map((one) => {
+    const own = ours.get(one.part.id.toLowerCase())!;
+    const [there, here] = [joinsInWords(one), joinsInWords(own)];
+    const what = there === here ? 'other figures' : `${there} there, ${here} here`;
+    return `${'name' in one.part && one.part.name ? one.part.name : one.part.id} (${what})`;
+  });
+  const more = others.length > NAMED ? ` and ${others.length - NAMED} more` : '';
+  return `The file brings parts under names that are ours, and they are not the same: ${some.join('; ')}${more}.`;
+}
+
+function keyOf(key: string, ...said: readonly unknown[]): string {
+  const hex = createHash('sha256')
+    .update(JSON.stringify([key, ...said]))
+    .digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
 
 /** The job that was taken in under this key already: its rows have their ids from it. */

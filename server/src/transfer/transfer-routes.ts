@@ -16,7 +16,9 @@ export async function transferRoutes(app: App, { db, heavy }: Feature): Promise<
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}.gewinde.json"`);
     return writeJobFile(document, await findParts(db, partsNamedIn(document)));
   });
-  serve(app, jobContracts.importJob, async ({ body, client, asker }) => heavy.run(importJob, asker, body, { client, key: randomUUID() }));
+  serve(app, jobContracts.importJob, async ({ body, query, client, asker }) =>
+    heavy.run(importJob, asker, body, query.parts, { client, key: query.key ?? randomUUID() }),
+  );
   serve(app, jobContracts.exportPartsList, async ({ params, reply }) => {
     const document = await readDocument(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}-parts.csv"`);

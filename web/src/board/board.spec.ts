@@ -118,22 +118,22 @@ describe('the board', () => {
     expect(board.find('.blocked').textContent).toContain('Its rows do not hold together: ways is not a list');
   });
 
-  const give = async (content: string) => {
+  const give = async (content: string | Uint8Array) => {
     const field = board.find('input[type=file]') as HTMLInputElement;
-    const file = { name: 'job.json', text: async () => content };
+    const bytes = typeof content === 'string' ? new TextEncoder().encode(content) : content;
+    const file = { name: 'job.json', size: bytes.length, lastModified: 1, arrayBuffer: async () => bytes.buffer };
     Object.defineProperty(field, 'files', { value: [file], configurable: true });
     Object.defineProperty(field, 'value', { value: '', writable: true, configurable: true });
     field.dispatchEvent(new Event('change'));
     await settle();
     await board.stable();
   };
+  const importing = () => job.http.expectOne(({ url }) => url === '/api/jobs/import');
 
   it('takes in a job file, and says when it had to be renumbered', async () => {
     await answer([summary]);
     await give('{"format": "gewinde-job"}');
-    job
-      .request('POST', '/api/jobs/import')
-      .flush({ summary: { ...summary, job: { ...document.job, id: 'copy', number: '2403-2' } }, renumberedFrom: '2403' });
+    importing().flush({ summary: { ...summary, job: { ...document.job, id: 'copy', number: '2403-2' } }, renumberedFrom: '2403' });
     await settle();
     await answer([summary, { ...summary, job: { ...document.job, id: 'copy', number: '2403-2' } }]);
     expect(board.all('.tag .number').map((e) => e.textContent)).toEqual(['2403', '2403-2']);
@@ -145,12 +145,57 @@ describe('the board', () => {
     await give('{"format": ');
     expect(board.find('[role=alert]').textContent).toMatch(/job\.json: this is not JSON/);
     await give('{}');
-    job
-      .request('POST', '/api/jobs/import')
-      .flush({ code: 'job-file-format', message: 'This is not a job file.', field: 'format' }, { status: 400, statusText: 'bad' });
+    importing().flush({ code: 'job-file-format', message: 'This is not a job file.', field: 'format' }, { status: 400, statusText: 'bad' });
     await settle();
     await board.stable();
     expect(board.find('[role=alert]').textContent).toContain('job.json: This is not a job file. (at format) Nothing was changed.');
+  });
+
+  it('reads a file that an editor has written as UTF-16, and sends it once more under its key where no answer came', async () => {
+    await answer([summary]);
+    const text = '\ufeff{"format": "gewinde-job"}';
+    await give(new Uint8Array(Uint16Array.from(text, (sign) => sign.charCodeAt(0)).buffer));
+    const first = importing();
+    expect(first.request.body).toEqual({ format: 'gewinde-job' });
+    first.error(new ProgressEvent('error'));
+    await settle();
+    await give(new Uint8Array(Uint16Array.from(text, (sign) => sign.charCodeAt(0)).buffer));
+    const again = importing();
+    expect(again.request.params.get('key')).toBe(first.request.params.get('key'));
+    again.flush({ summary });
+    await settle();
+    await answer([summary]);
+    await give(new Uint8Array(Uint16Array.from(text, (sign) => sign.charCodeAt(0)).buffer));
+    expect(importing().request.params.get('key')).not.toBe(first.request.params.get('key'));
+  });
+
+  it('asks whose parts are meant where a file brings others under our names', async () => {
+    await answer([summary]);
+    const differ = { code: 'parts-differ', message: 'Adapter (1/8 NPT there, 1/4 NPT here).' };
+    for (const [pressed, parts] of [
+      ['Ours are meant', 'ours'],
+      ['Take theirs in beside ours', 'theirs'],
+    ] as const) {
+      await give('{"format": "gewinde-job"}');
+      importing().flush(differ, { status: 409, statusText: 'differ' });
+      await settle();
+      await board.stable();
+      expect(board.find('[role=alert]').textContent).toContain('job.json: Adapter (1/8 NPT there, 1/4 NPT here).');
+      await board.press('button', pressed);
+      await settle();
+      const asked = importing();
+      expect(asked.request.params.get('parts')).toBe(parts);
+      asked.flush({ summary });
+      await settle();
+      await answer([summary]);
+      expect(board.all('[role=alert]')).toEqual([]);
+    }
+    await give('{"format": "gewinde-job"}');
+    importing().flush(differ, { status: 409, statusText: 'differ' });
+    await settle();
+    await board.stable();
+    await board.press('button', 'Do not take the file in');
+    expect(board.all('[role=alert]')).toEqual([]);
   });
 
   it('opens the dialog for a new job and for one to rename', async () => {

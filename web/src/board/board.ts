@@ -6,7 +6,7 @@ import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { jobContracts, letters, type Job } from '@gewinde/core';
 import { NgbModal, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
-import { debounceTime, distinctUntilChanged, EMPTY, firstValueFrom, from, map, switchMap } from 'rxjs';
+import { debounceTime, distinctUntilChanged, EMPTY, firstValueFrom, map, switchMap } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { Api, ApiError } from '../data/api';
 import { JobStore } from '../data/job-store';
@@ -18,6 +18,8 @@ import { WideScreen } from '../shared/wide-screen';
 import { TopBar } from '../shell/top-bar';
 import { JobDialog } from './job-dialog';
 import { JobPages, type Summary } from './job-pages';
+import { LeftUnsent } from './left-unsent';
+import { TakeInJob, type OtherParts } from './take-in-job';
 
 interface Grade {
   readonly name: string;
@@ -30,7 +32,7 @@ type Found = NonNullable<Summary['found']>[number];
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [DecimalPipe, Icon, NgbTooltip, ReactiveFormsModule, RouterLink, ScrollingModule, TopBar, Whole],
-  providers: [JobPages],
+  providers: [JobPages, LeftUnsent],
   templateUrl: './board.html',
   styleUrl: './board.scss',
 })
@@ -43,11 +45,15 @@ export class Board {
   private readonly router = inject(Router);
   private readonly messages = inject(Messages);
   private readonly screen = inject(WideScreen);
+  private readonly jobFiles = inject(TakeInJob);
   protected readonly pages = inject(JobPages);
+  protected readonly unsent = inject(LeftUnsent);
 
   protected readonly most = letters.search;
   protected readonly archived = signal(false);
   protected readonly importError = signal<string | null>(null);
+  /** A file that brings other parts under our names: somebody has to say which are meant. */
+  protected readonly otherParts = signal<{ readonly file: File; readonly words: string } | null>(null);
   protected readonly words = new FormControl('', { nonNullable: true });
   protected readonly rowHeight = computed(() => (this.screen.wide() ? 80 : 132));
   private readonly viewport = viewChild(CdkVirtualScrollViewport);
@@ -126,34 +132,32 @@ export class Board {
     this.load();
   }
 
-  protected async importFile(event: Event): Promise<void> {
+  protected importFile(event: Event): void {
     const field = event.target as HTMLInputElement;
     const file = field.files?.[0];
     field.value = '';
-    if (!file) return;
+    if (file) void this.takeIn(file);
+  }
+
+  protected async takeIn(file: File, parts?: OtherParts): Promise<void> {
     this.importError.set(null);
+    this.otherParts.set(null);
     try {
-      const { summary, renumberedFrom } = await firstValueFrom(
-        from(file.text()).pipe(
-          map(parseFile),
-          switchMap((body) => this.api.call(jobContracts.importJob, { body })),
-        ),
-      );
+      const { summary, renumberedFrom } = await this.jobFiles.take(file, parts);
       const { number } = summary.job;
       this.messages.tell(renumberedFrom ? `Number ${renumberedFrom} is taken; the job came in as ${number}` : `Job ${number} came in`);
       if (this.archived()) this.archived.set(false);
       else this.load();
     } catch (error) {
+      if (error instanceof ApiError && error.code === 'parts-differ') return this.otherParts.set({ file, words: error.message });
       const place = error instanceof ApiError && error.field ? ` (at ${error.field})` : '';
       this.importError.set(`${file.name}: ${(error as Error).message}${place} Nothing was changed.`);
     }
   }
-}
 
-function parseFile(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch (error) {
-    throw new Error(`this is not JSON: ${(error as Error).message}.`);
+  /** A job as one calls it, where it is on the board. */
+  protected called(jobId: string): string {
+    const job = this.pages.listed()?.rows.find((row) => row?.job.id === jobId)?.job;
+    return job ? `${job.number} ${job.name}` : 'a job that is not listed here';
   }
 }

@@ -83,6 +83,9 @@ export class KeptList<T> {
   }
 }
 
+/** Where the browser keeps what waits of jobs: the id of the job, and of the tab. */
+export const JOB_BOXES = /^gewinde\.outbox\.([\da-f]{8}(?:-[\da-f]{4}){3}-[\da-f]{12})\.(.+)$/;
+
 /** The changes of a job that wait. */
 export class OutboxStorage extends KeptList<PendingChange> {
   constructor(jobId: string, storage?: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>) {
