@@ -25,6 +25,8 @@ export interface AppOptions {
   readonly requestsPerMinute?: number;
   /** Names it is asked for by, beside those of the loopback. */
   readonly hosts?: readonly string[];
+  /** Proxies that are believed when they say for whom they ask: limits and shares are by that address. */
+  readonly proxies?: readonly string[];
   readonly logger?: FastifyServerOptions['logger'];
   /** Where heavy work is done; without it, where the requests are answered. */
   readonly heavy?: Heavy;
@@ -39,6 +41,7 @@ export async function buildApp(options: AppOptions): Promise<App> {
     webRoot,
     requestsPerMinute = rates.requestsPerMinute,
     hosts = [],
+    proxies = [],
     logger = false,
     heavy = heavyHere(db),
     outside = outsideOf(),
@@ -47,6 +50,7 @@ export async function buildApp(options: AppOptions): Promise<App> {
     logger,
     bodyLimit: bytes.usual,
     forceCloseConnections: true,
+    trustProxy: proxies.length > 0 ? [...proxies] : false,
     // a body that trickles in is cut off
     requestTimeout: rates.requestSeconds * 1000,
     ...errorsBeforeRoutes,

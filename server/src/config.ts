@@ -1,3 +1,4 @@
+import { isIP } from 'node:net';
 import { readOutside, type OutsideNames } from './stand-ins/outside.js';
 
 export interface Config {
@@ -7,6 +8,8 @@ export interface Config {
   readonly webRoot: string | undefined;
   /** Names the server is asked for by, beside those of the loopback. */
   readonly hosts: readonly string[];
+  /** Addresses of proxies that say truly for whom they ask; nobody else is believed. */
+  readonly proxies: readonly string[];
   /** What to load on start: the demo once, the demo anew, or nothing. */
   readonly demo: 'once' | 'reset' | 'none';
   /** What stands behind the supplier, the label printer and the calliper. */
@@ -28,5 +31,17 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   const hosts = (env['GEWINDE_HOSTS'] ?? '').split(/[\s,]+/).filter(Boolean);
   const odd = hosts.find((name) => !/^[a-z0-9.-]+$/i.test(name));
   if (odd) throw new RangeError(`GEWINDE_HOSTS holds names without port, with commas between, not "${odd}"`);
-  return { databaseUrl, host, hosts: [host, ...hosts], port, webRoot: env['GEWINDE_WEB_ROOT'], demo, outside: readOutside(env) };
+  const proxies = (env['GEWINDE_PROXIES'] ?? '').split(/[\s,]+/).filter(Boolean);
+  const strange = proxies.find((one) => !isNetwork(one));
+  if (strange)
+    throw new RangeError(`GEWINDE_PROXIES holds addresses of proxies, like 10.0.0.2 or 10.0.0.0/8, with commas between, not "${strange}"`);
+  return { databaseUrl, proxies, host, hosts: [host, ...hosts], port, webRoot: env['GEWINDE_WEB_ROOT'], demo, outside: readOutside(env) };
+}
+
+/** An address, or a network as `10.0.0.0/8`. */
+function isNetwork(text: string): boolean {
+  const [address = '', bits, more] = text.split('/');
+  const kind = isIP(address);
+  if (kind === 0 || more !== undefined) return false;
+  return bits === undefined || (/^\d{1,3}$/.test(bits) && Number(bits) <= (kind === 4 ? 32 : 128) && Number(bits) > 0);
 }

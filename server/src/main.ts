@@ -50,6 +50,7 @@ try {
     db,
     heavy,
     hosts: config.hosts,
+    proxies: config.proxies,
     outside,
     ...(config.webRoot ? { webRoot: config.webRoot } : {}),
     logger: { level: 'warn' },

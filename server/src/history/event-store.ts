@@ -84,11 +84,17 @@ export async function recordEvent(
 }
 
 /** The change that was made under this key already; undefined where there is none. */
-export async function changeByKey(trx: Knex, scope: Scope, key: string): Promise<Change | undefined> {
+export async function changeByKey(trx: Knex, scope: Scope, { key, digest }: Sender): Promise<Change | undefined> {
   const event = await trx('events')
     .where({ scope: scopeName(scope), change_key: key })
     .first<EventColumns | undefined>(...COLUMNS);
+  holdToContent(event, digest);
   return event && (await changesOf(trx, [event]))[0];
+}
+
+/** A key is good for what was sent under it; what was recorded before that was so says nothing. @throws {AppError} key-used */
+function holdToContent(event: EventColumns | undefined, digest: string | undefined): void {
+  if (event?.digest && digest && event.digest !== digest) throw new AppError('key-used');
 }
 
 /** What a sender has done in a scope, as far as its next change asks: the same change made already, and what was taken back. */
@@ -103,8 +109,7 @@ export async function senderOf(
     .select(...COLUMNS, trx.raw('1 as same'))
     .unionAll(own.select(...COLUMNS, trx.raw('0 as same')))) as (EventColumns & { same: number })[];
   const event = rows.find(({ same }) => Number(same) === 1);
-  // what was recorded before keys were held to their content has none
-  if (event?.digest && digest && event.digest !== digest) throw new AppError('key-used');
+  holdToContent(event, digest);
   return { made: event && (await changesOf(trx, [event]))[0], undone: rows.flatMap(({ id, same }) => (Number(same) === 0 ? [id] : [])) };
 }
 

@@ -141,6 +141,10 @@ describe('a change sent again, because its answer was lost', () => {
     const key = randomUUID();
     const first = await server.change(jobId, rename(lineId, 1, 'Once'), 'me', key);
     await server.change(jobId, rename(lineId, 2, 'Later'), 'other');
+    // a key is good for what was sent under it
+    const other = await server.change(jobId, rename(lineId, 1, 'Something else'), 'me', key);
+    expect([other.status, other.body.code]).toEqual([409, 'key-used']);
+    expect((await step(jobId, 'undo', 'me', key)).body.code).toBe('key-used');
     const again = await server.change(jobId, rename(lineId, 1, 'Once'), 'me', key);
     expect([again.status, again.body]).toEqual([200, first.body]);
     expect((await server.document(jobId)).lines[0]).toMatchObject({ name: 'Later', version: 3 });

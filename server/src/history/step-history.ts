@@ -26,7 +26,7 @@ const REFUSED_BY_KEYS: Readonly<Record<string, string>> = {
 export async function stepHistory(db: Knex, scope: Scope, sender: Sender, direction: 'undo' | 'redo', of?: string): Promise<Change> {
   return inTransaction(db, async (trx) => {
     const held = await lockScope(trx, scope);
-    const made = await changeByKey(trx, scope, sender.key);
+    const made = await changeByKey(trx, scope, sender);
     if (made) return made;
     const event = await ownEvent(trx, scope, sender.client, direction === 'undo' ? 'done' : 'undone');
     if (!event) throw new AppError(direction === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo');

@@ -65,12 +65,7 @@ export async function importJob(
 }
 
 /** The file, read; its parts of other names where they come in beside ours. */
-async function readWithOurParts(
-  trx: Knex,
-  given: unknown,
-  differing: 'ours' | 'theirs' | undefined,
-  key: string,
-): Promise<ReadJobFile> {
+async function readWithOurParts(trx: Knex, given: unknown, differing: 'ours' | 'theirs' | undefined, key: string): Promise<ReadJobFile> {
   const read = readJobFile(given, await fittingsNamed(trx, given));
   const theirs = entriesOf({ ...read.file.parts, supplies: [] });
   const ours = new Map<string, CataloguePart>();

@@ -162,3 +162,54 @@ describe('the server itself', () => {
       for (const route of Object.values(methods)) expect([path, route.summary]).toEqual([path, expect.any(String)]);
   });
 });
+
+describe('a file that brings another part under a name of ours', () => {
+  beforeAll(() => loadDemo(server.db, false));
+  const own = (size: string) => ({ id: 'own-adapter', ends: [npt(size), { family: 'flare37', size: '6', gender: 'male' as const }] });
+  const npt = (size: string) => ({ family: 'npt', size, gender: 'male' as const });
+  const files = async () => {
+    const file = (await exportOf((await jobs())[0]!.id)).body as JobFile;
+    const line = file.lines.find((l) => l.ways.some((way) => (way.chosen?.fittings.length ?? 0) > 0))!;
+    const used = line.ways.flatMap((way) => way.chosen?.fittings ?? [])[0]!.id;
+    // what a line of the file uses is theirs, under a name that is ours as well
+    const text = JSON.stringify(file).replaceAll(`"${used}"`, '"own-adapter"');
+    return { file: JSON.parse(text) as JobFile, line: line.number };
+  };
+  const takeAs = (file: JobFile, parts?: 'ours' | 'theirs', key = randomUUID()) =>
+    server.ask(jobContracts.importJob, { query: { key, ...(parts ? { parts } : {}) }, body: file });
+
+  it('is not taken in before somebody has said whose is meant; theirs comes in under a name of its own', async () => {
+    const { file, line } = await files();
+    await shopRun({ do: 'add-part', entry: { kind: 'fitting', part: own('1/8') } });
+    const theirs = file.parts.fittings.find((f) => f.id === 'own-adapter')!;
+    const before = (await jobs()).length;
+    const refused = await takeAs(file);
+    expect([refused.status, refused.body.code]).toEqual([409, 'parts-differ']);
+    expect(refused.body.message).toContain(' here)');
+    expect(await jobs()).toHaveLength(before);
+    const fittingsOf = async (id: string) => {
+      const { lines } = (await server.ask(jobContracts.readJob, { params: { id } })).body.document;
+      return lines.find((l) => l.number === line)!.ways.flatMap((way) => way.chosen?.fittings.map((f) => f.id) ?? []);
+    };
+    expect(await fittingsOf((await takeAs(file, 'ours')).body.summary.job.id)).toContain('own-adapter');
+    const named = (await fittingsOf((await takeAs(file, 'theirs')).body.summary.job.id)).find((id) => id.startsWith('own-adapter-'))!;
+    const part = await server.ask(shopContracts.readPart, { params: { part: named } });
+    expect(part.body).toMatchObject({ row: { part: { ends: theirs.ends } } });
+    // the same as ours, it is ours
+    const same = {
+      ...file,
+      parts: { ...file.parts, fittings: file.parts.fittings.map((f) => (f.id === 'own-adapter' ? { ...f, ...own('1/8') } : f)) },
+    };
+    expect((await takeAs(same)).body.code).not.toBe('parts-differ');
+  });
+
+  it('comes in once under one key, and another file under the same key is another job', async () => {
+    const { file } = await files();
+    const key = randomUUID();
+    const first = await takeAs(file, 'ours', key);
+    const again = await takeAs(file, 'ours', key);
+    expect(again.body.summary.job.id).toBe(first.body.summary.job.id);
+    const other = await takeAs({ ...file, job: { ...file.job, name: 'Another' } }, 'ours', key);
+    expect(other.body.summary.job.id).not.toBe(first.body.summary.job.id);
+  });
+});
