@@ -15,6 +15,7 @@ import {
 import svgToPdf from 'svg-to-pdfkit';
 import type { Label } from '../stand-ins/label-printer/label-printer.js';
 import { codePng } from './code.js';
+import { printable } from './letters.js';
 import { INK, MM, paper, QUIET, table, type PaperSize, type Pdf } from './paper.js';
 
 /** The two end labels of a ticket: what is on them, whatever prints it. */
@@ -208,10 +209,11 @@ async function drawTicket(pdf: Pdf, ticket: CutTicket, job: AssembledJob, system
   pdf.text(`${ticket.hose}${hose ? ` · ${hoseLimits(hose, system)}` : ''}`, left + 62 * MM, pdf.y + 2, { width: width - 64 * MM });
   const drawing = pieceDrawing(ticket.assembled, ticket.piece, { width: 430, height: 118, system });
   const drawn = { width: 118 * MM, height: (118 * MM * 118) / 430 };
-  svgToPdf(pdf, drawingToSvg(drawing), left + 3 * MM, top + 34 * MM, {
+  const { face, text: svg } = printable(pdf, drawingToSvg(drawing), 'figure');
+  svgToPdf(pdf, svg, left + 3 * MM, top + 34 * MM, {
     ...drawn,
     preserveAspectRatio: 'xMinYMin meet',
-    fontCallback: (_family: string, bold: boolean) => (bold ? 'head' : 'figure'),
+    fontCallback: (_family: string, bold: boolean) => (face !== 'figure' ? face : bold ? 'head' : 'figure'),
   });
   if (ticket.clocking === 'open') {
     pdf

@@ -2,6 +2,7 @@ import { inHouseUnits, type UnitSystem } from '@gewinde/core';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import PdfDocument from 'pdfkit';
+import { printable } from './letters.js';
 
 const require = createRequire(import.meta.url);
 const font = (family: string, file: string): string => join(dirname(require.resolve(`@expo-google-fonts/${family}/package.json`)), file);
@@ -53,12 +54,22 @@ export async function paper(
     pdf.on('end', () => resolve(Buffer.concat(chunks)));
     pdf.on('error', reject);
   });
-  // the condensed face has no thin space
-  const said = (text: string): string => inHouseUnits(text, system).replace(/[\u2009\u202f]/g, ' ');
   const write = pdf.text.bind(pdf) as (text: string, ...rest: unknown[]) => Pdf;
   const measure = pdf.heightOfString.bind(pdf);
-  pdf.text = (text: string, ...rest: unknown[]) => write(said(text), ...rest);
-  pdf.heightOfString = (text, options) => measure(said(text), options);
+  const turnTo = pdf.font.bind(pdf) as (face: PaperFont, ...rest: unknown[]) => Pdf;
+  let wanted: PaperFont = 'text';
+  pdf.font = ((face: PaperFont, ...rest: unknown[]) => turnTo((wanted = face), ...rest)) as typeof pdf.font;
+  /** In a face that has its letters, for as long as it takes. */
+  const inItsFace = <T>(text: string, use: (text: string) => T): T => {
+    const before = wanted;
+    const { face, text: printed } = printable(pdf, inHouseUnits(text, system), before);
+    if (face !== before) turnTo(face);
+    const used = use(printed);
+    if (face !== before) turnTo(before);
+    return used;
+  };
+  pdf.text = (text: string, ...rest: unknown[]) => inItsFace(text, (printed) => write(printed, ...rest));
+  pdf.heightOfString = (text, options) => inItsFace(text, (printed) => measure(printed, options));
   pdf.font('text').fontSize(10).fillColor(INK);
   await draw(pdf);
   const { start, count } = pdf.bufferedPageRange();

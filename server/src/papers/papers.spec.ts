@@ -5,7 +5,8 @@ import { validateXML } from 'xmllint-wasm';
 import { aggregateXsd, basicXsd, orderXsd } from '../../test/ubl-order-xsd.js';
 import { codePng, codeSvg } from './code.js';
 import { orderCsv, orderPdf, orderUbl } from './order-papers.js';
-import { paper, table } from './paper.js';
+import { printable } from './letters.js';
+import { paper, table, type PaperFont } from './paper.js';
 
 const supplier: SupplierRow = {
   id: 's',
@@ -100,6 +101,45 @@ it('papers are PDF on A4 and Letter, long ones over pages', async () => {
   }
   const empty = await paper({ size: 'A4', title: 'None', foot: 'foot' }, (pdf) => table(pdf, [{ name: 'part', width: 1 }], []));
   expect(empty.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1);
+});
+
+describe('what is written on papers', () => {
+  const printed = async (text: string, face: PaperFont) => {
+    let found: { face: PaperFont; text: string } | undefined;
+    await paper({ size: 'A4', title: 'x' }, (pdf) => void (found = printable(pdf, text, face)));
+    return found;
+  };
+
+  it.each<[string, PaperFont, PaperFont, string]>([
+    ['Oil feed, 3/8 · Ölkühler', 'head', 'head', 'Oil feed, 3/8 · Ölkühler'],
+    // what the condensed face lacks, the other has
+    ['Масло', 'head', 'text', 'Масло'],
+    ['λάδι ≥ 5', 'head', 'text', 'λάδι ≥ 5'],
+    ['block → filter', 'figure', 'text', 'block → filter'],
+    ['⌀ 12', 'figure', 'figure', 'Ø 12'],
+    ['1\u2009234 mm', 'figure', 'figure', '1 234 mm'],
+    ['油冷却器 feed', 'text', 'text', '[Chinese] feed'],
+    ['خط الزيت 2', 'head', 'text', '[Arabic] 2'],
+    ['🛢️ oil 🇩🇪', 'text', 'text', '[picture] oil [sign]'],
+    ['オイル', 'head', 'text', '[Japanese]'],
+    ['e\u0301tanche\u200d', 'text', 'text', 'e\u0301tanche'],
+  ])('%s, wanted in %s', async (text, wanted, face, said) => {
+    expect(await printed(text, wanted)).toEqual({ face, text: said });
+  });
+
+  it('has a face or a word for every letter (property)', async () => {
+    await paper({ size: 'A4', title: 'x' }, (pdf) => {
+      fc.assert(
+        fc.property(fc.string({ unit: 'grapheme', maxLength: 40 }), (text) => {
+          const { face, text: said } = printable(pdf, text, 'head');
+          const own = (pdf.font(face) as unknown as { _font: { font: { hasGlyphForCodePoint: (point: number) => boolean } } })._font.font;
+          const missing = [...said].filter((sign) => !/[\n\t]/.test(sign) && !own.hasGlyphForCodePoint(sign.codePointAt(0)!));
+          expect(missing).toEqual([]);
+        }),
+        { numRuns: 300 },
+      );
+    });
+  });
 });
 
 it('codes come as a picture and as a drawing', async () => {
