@@ -38,14 +38,14 @@ export async function readBackup(file) {
     const made = table.exec(skeleton);
     if (made) {
       if (elsewhere.test(skeleton)) throw new BackupError(`It holds a table that a backup does not have: ${short(skeleton)}`);
-      tables.set(made[1], 0);
+      tables.set(String(made[1]), 0);
       return;
     }
     const filled = rows.exec(skeleton);
     if (filled) {
-      const [, name, values] = filled;
+      const [, name = '', values = ''] = filled;
       if (!tables.has(name)) throw new BackupError(`It fills a table that is not in it: ${name}`);
-      tables.set(name, tables.get(name) + values.split('(').length - 1);
+      tables.set(name, (tables.get(name) ?? 0) + values.split('(').length - 1);
       if (name === 'knex_migrations') migrations.push(...strings.filter((text) => /^\d{8}_/.test(text)));
       return;
     }

@@ -33,7 +33,8 @@ function privateUrl(port) {
   return `mysql://gewinde:${readFileSync(join(folder, 'password'), 'utf8')}@127.0.0.1:${port}/gewinde`;
 }
 
-function clientOf(url, done = async () => undefined) {
+/** @param {string} url @param {() => Promise<void>} [done] */
+function clientOf(url, done = async () => {}) {
   const at = new URL(url);
   const args = ['--no-defaults', `--host=${at.hostname}`, `--port=${at.port || 3306}`, `--user=${decodeURIComponent(at.username)}`];
   return { url, args, database: at.pathname.slice(1), env: { ...process.env, MYSQL_PWD: decodeURIComponent(at.password) }, done };

@@ -36,7 +36,7 @@ let upgrading = false;
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void shutDown(0));
 
 /** When they were started, of the last minute: what is killed is started again, but not for ever. */
-const starts = { server: [], database: [] };
+const starts = { server: /** @type {number[]} */ ([]), database: /** @type {number[]} */ ([]) };
 const MOST_STARTS = 5;
 const often = (of) => of.filter((at) => at > Date.now() - 60_000).length;
 

@@ -85,7 +85,7 @@ export async function openSampleJob(
       provideHttpClient(),
       provideHttpClientTesting(),
       provideRouter([{ path: '**', children: [] }]),
-      { provide: LiveStream, useValue: live },
+      { provide: LiveStream, useValue: { away: signal(false), ...live } },
       { provide: Outside, useValue: { told: signal(simulated) } },
       { provide: NgbActiveModal, useValue: { close: (result: unknown) => closed.push(result), dismiss: () => closed.push('dismissed') } },
     ],

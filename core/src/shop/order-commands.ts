@@ -166,7 +166,8 @@ export function cancelOrder(draft: ShopDraft, { id, version }: StockCommandOf<'c
   const seen = draft.editable('order', id, version);
   // one that its supplier never confirmed may be called off where it is known that nobody there has it
   const before = isUnconfirmed(seen) ? seen : openOrder(draft, id, version);
-  draft.put('order', { ...before, state: 'cancelled' });
+  const { unanswered: _, ...rest } = before;
+  draft.put('order', { ...rest, state: 'cancelled' });
   return `Cancel order ${before.number}`;
 }
 
@@ -196,7 +197,9 @@ export function acknowledgeOrder(draft: ShopDraft, { id, version, answer }: Stoc
 export function orderUnanswered(draft: ShopDraft, { id, version, unanswered }: StockCommandOf<'order-unanswered'>): string {
   const before = draft.editable('order', id, version);
   draft.put('order', notAnswered(before, unanswered));
-  return `Order ${before.number} is not confirmed`;
+  return before.state === 'cancelled'
+    ? `Order ${before.number} was called off, yet they have it`
+    : `Order ${before.number} is not confirmed`;
 }
 
 /** What of an order is for nobody yet goes to a job. @throws {CommandError} bad-value, not-enough */

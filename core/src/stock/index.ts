@@ -61,6 +61,7 @@ export {
   lineTotal,
   openPacks,
   orderStateWords,
+  isHadAfterAll,
   isUnconfirmed,
   notAnswered,
   orderWords,

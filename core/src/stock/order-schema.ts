@@ -71,15 +71,17 @@ export const DeliverySchema = Type.Object(
   strict,
 );
 
+/** A moment as ISO 8601 tells it, in UTC. */
+const Moment = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}:\\d{2}(\\.\\d{3})?Z$' });
+
 /** Sent, and no answer came that can be taken: why, how often it was asked, and when it is asked again by itself. */
 export const UnansweredSchema = Type.Object(
   {
     tries: Type.Integer({ minimum: 1, maximum: 100_000 }),
-    /** ISO. */
-    at: Type.String({ maxLength: letters.figure }),
+    at: Moment,
     why: Words(letters.jointWords),
-    /** ISO; absent where it is not asked again by itself. */
-    next: Type.Optional(Type.String({ maxLength: letters.figure })),
+    /** Absent where it is not asked again by itself. */
+    next: Type.Optional(Moment),
   },
   strict,
 );

@@ -58,9 +58,9 @@ export function acknowledged(order: PurchaseOrder, answer: Acknowledgement): Pur
   return { ...rest, lines, reference: answer.reference, state: 'confirmed' };
 }
 
-/** The order of which no answer came. @throws {CommandError} bad-value */
+/** The order of which no answer came; or that was called off, and is confirmed all the same. @throws {CommandError} bad-value */
 export function notAnswered(order: PurchaseOrder, unanswered: Unanswered): PurchaseOrder {
-  if (order.state !== 'sent')
+  if (order.state !== 'sent' && order.state !== 'cancelled')
     throw new CommandError('bad-value', `${order.number} is ${wordsOf(order.state)}: no answer is waited for.`, 'state');
   return { ...order, unanswered };
 }
@@ -70,8 +70,14 @@ export function isUnconfirmed({ state, unanswered }: Pick<PurchaseOrder, 'state'
   return state === 'sent' && unanswered !== undefined;
 }
 
+/** Called off here while its supplier was being asked, who confirmed it at that moment: it will come unless somebody rings them. */
+export function isHadAfterAll({ state, unanswered }: Pick<PurchaseOrder, 'state' | 'unanswered'>): boolean {
+  return state === 'cancelled' && unanswered !== undefined;
+}
+
 /** How an order stands, in a word or two. */
 export function orderWords(order: Pick<PurchaseOrder, 'state' | 'unanswered'>): string {
+  if (isHadAfterAll(order)) return 'called off, yet they have it';
   return isUnconfirmed(order) ? 'not confirmed' : wordsOf(order.state);
 }
 

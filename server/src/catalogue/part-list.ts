@@ -30,7 +30,8 @@ import { AppError } from '../errors/app-error.js';
 import { changeRows } from '../history/change-rows.js';
 import { asShopChange, type Sender } from '../history/change.js';
 import { readCatalogue } from './catalogue-store.js';
-import { readCsv, type List } from './read-csv.js';
+import { readCsv, type List } from '../csv/read-csv.js';
+import { written } from '../csv/written.js';
 
 type Mapping = Readonly<Record<string, number>>;
 
@@ -180,7 +181,7 @@ export async function importList(
   return asShopChange(change);
 }
 
-/** A section of the catalogue as CSV, without the retired parts; cells that a spreadsheet would take for a formula are disarmed. */
+/** A section of the catalogue as CSV, without the retired parts. */
 export async function exportList(db: Knex, section: PartSection = 'fitting'): Promise<string> {
   const catalogue = await readCatalogue(db);
   const { headings, rows } =
@@ -190,5 +191,5 @@ export async function exportList(db: Knex, section: PartSection = 'fitting'): Pr
           entriesIn(catalogue, section).filter(({ part }) => !part.retired),
           section,
         );
-  return stringify([headings, ...rows], { bom: true, escape_formulas: true, record_delimiter: 'windows' });
+  return stringify([headings, ...rows], written);
 }

@@ -48,6 +48,8 @@ export function toAppError(thrown: unknown): AppError {
   if (error.statusCode === 404) return new AppError('not-found');
   if (error.statusCode !== undefined && error.statusCode >= 400 && error.statusCode < 500)
     return new AppError('bad-request', error.message);
+  if (thrown instanceof RangeError && /call stack/i.test(thrown.message))
+    return new AppError('bad-request', 'The request is nested too deeply to be read. Nothing was changed.');
   return new AppError('internal');
 }
 

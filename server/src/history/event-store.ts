@@ -61,7 +61,9 @@ export async function recordEvent(
     schema_version: EVENT_SCHEMA,
   })) as [number];
   const rows = new Map<string, { type: EntityType; row_id: string; before_row: string | null; after_row: string | null }>();
-  for (const { type, row } of before) rows.set(row.id, { type, row_id: row.id, before_row: JSON.stringify(row), after_row: null });
+  // of a row that several commands of one change went over, as it was before the first of them
+  for (const { type, row } of before)
+    if (!rows.has(row.id)) rows.set(row.id, { type, row_id: row.id, before_row: JSON.stringify(row), after_row: null });
   for (const { type, row } of after)
     rows.set(row.id, { type, row_id: row.id, before_row: rows.get(row.id)?.before_row ?? null, after_row: JSON.stringify(row) });
   const numbered = [...rows.values()].map((row, n) => ({ event_id: id, n, ...row }));

@@ -61,7 +61,8 @@ export async function liveRoutes(app: App, { db }: Feature): Promise<void> {
       reply.raw.write(`id: ${where()}\nevent: stale\ndata: ${scope === 'shop' ? 'shop' : 'all'}\n\n`);
     };
     const sign = (state: 'alive' | 'away'): void => {
-      reply.raw.write(state === 'alive' ? ':\n\n' : ': the database does not answer\n\n');
+      // an event, so that the page hears that the line is not dead
+      reply.raw.write(`event: sign\ndata: ${state}\n\n`);
     };
     stop = live.listen({
       places,

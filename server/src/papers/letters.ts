@@ -5,7 +5,7 @@ const FALLBACKS: readonly PaperFont[] = ['text', 'mono'];
 /** Letters that no face has and another says as well. */
 const SAID_AS: Readonly<Record<string, string>> = { '\u2300': 'Ø', '\u2009': ' ', '\u202f': ' ', '\u00a0': ' ' };
 /** Marks that only join or turn what they stand by. */
-const UNSEEN = /[\u200b-\u200f\u202a-\u202e\u2060-\u2069\ufe00-\ufe0f\ufeff]/g;
+const UNSEEN = /\p{Default_Ignorable_Code_Point}/gu;
 /** Letters that are printed by a word: whoever reads the paper knows that there is something, and of what kind, and finds it on the screen. */
 const KINDS: readonly (readonly [RegExp, string])[] = [
   [/\p{Script=Han}/u, 'Chinese'],

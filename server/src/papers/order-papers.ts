@@ -1,6 +1,7 @@
 import { formatPackLength, lineTotal, orderTotal, type PurchaseOrder, type SupplierRow, type UnitSystem } from '@gewinde/core';
 import { stringify } from 'csv-stringify/sync';
 import { create } from 'xmlbuilder2';
+import { written } from '../csv/written.js';
 import { paper, table, type PaperSize } from './paper.js';
 
 const money = (minor: number): string => (minor / 100).toFixed(2);
@@ -75,7 +76,7 @@ export async function orderPdf(
   });
 }
 
-/** An order as CSV: RFC 4180, UTF-8 with a byte order mark; what a spreadsheet would take for a formula is disarmed. */
+/** An order as CSV. */
 export function orderCsv({ order, supplier, jobs }: OrderOnPaper): string {
   const rows = order.lines.map((l, i) => ({
     order: order.number,
@@ -92,7 +93,7 @@ export function orderCsv({ order, supplier, jobs }: OrderOnPaper): string {
     due: l.due ?? '',
     jobs: jobs.join(' '),
   }));
-  return stringify(rows, { header: true, bom: true, escape_formulas: true, record_delimiter: 'windows' });
+  return stringify(rows, { ...written, header: true });
 }
 
 const UBL = 'urn:oasis:names:specification:ubl:schema:xsd';

@@ -1,12 +1,13 @@
 import type { FastifyInstance, FastifyReply, FastifyServerOptions } from 'fastify';
 import { AppError } from '../errors/app-error.js';
+import { forTheLog } from '../errors/for-the-log.js';
 import { errorBody, toAppError } from '../errors/to-app-error.js';
 
 /** One error shape for every route; the log keeps what the answer does not tell. */
 export function handleErrors(app: FastifyInstance): void {
   app.setErrorHandler((thrown, request, reply) => {
     const error = toAppError(thrown);
-    if (error.status >= 500) request.log.error({ err: thrown }, 'request failed');
+    if (error.status >= 500) request.log.error({ err: forTheLog(thrown) }, 'request failed');
     return reply.status(error.status).send(errorBody(error));
   });
 }

@@ -14,7 +14,7 @@ import {
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { readCatalogue } from '../catalogue/catalogue-store.js';
-import { readCsv, type List } from '../catalogue/read-csv.js';
+import { readCsv, type List } from '../csv/read-csv.js';
 import { listRows, type Entity } from '../database/entities.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';

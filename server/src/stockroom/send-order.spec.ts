@@ -1,4 +1,4 @@
-import { type Acknowledgement, type PurchaseOrder, type StockCommand } from '@gewinde/core';
+import { isHadAfterAll, orderWords, type Acknowledgement, type PurchaseOrder, type StockCommand } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { said, startStockroom, WASHER, type TestStockroom } from '../../test/test-stockroom.js';
 import { SimulatedSupplier } from '../stand-ins/supplier/simulated-supplier.js';
@@ -147,6 +147,24 @@ describe('an order that is sent', () => {
     await t.run(said({ do: 'acknowledge-order', id: byHand.id, version: at, answer }));
     expect(await now(byHand.id)).toMatchObject({ state: 'confirmed', reference: 'by phone' });
     expect((await t.run(said({ do: 'cancel-order', id: byHand.id, version: at + 1 }))).body.message).toMatch(/not changed any more/);
+  });
+
+  it('and is called off while they are asked says so when they have it after all', async () => {
+    const off = await written();
+    await send(new Trying([fails]), off);
+    const asked = await now(off.id);
+    const late = async (order: PurchaseOrder) => {
+      await t.run(said({ do: 'cancel-order', id: off.id, version: (await now(off.id)).version }));
+      return good.order(order, (await t.room()).suppliers[0]!);
+    };
+    await send(new Trying([late]), asked);
+    const after = await now(off.id);
+    expect(after).toMatchObject({
+      state: 'cancelled',
+      unanswered: { why: expect.stringMatching(/^it was confirmed as .+ after it had been called off$/) },
+    });
+    expect([isHadAfterAll(after), orderWords(after)]).toEqual([true, 'called off, yet they have it']);
+    expect(await waits()).not.toContain(off.id);
   });
 
   it('is said to be sent by the server alone', async () => {

@@ -61,9 +61,17 @@ export async function askSupplier(
   if (!claimed) return undefined;
   try {
     const answer = await answerOf(desk, order, supplier, claimed, answerMs);
-    return await changeRows(db, 'shop', sender, async (trx) => {
-      const { version } = await orderOf(trx, id);
-      const written = await carryOut(trx, [{ do: 'acknowledge-order', id, version, answer }], sender);
+    return await changeRows(db, 'shop', sender, async (trx, at) => {
+      const { version, state } = await orderOf(trx, id);
+      // called off while they were being asked: what they say is not lost
+      const why = `it was confirmed as ${answer.reference} after it had been called off`.slice(0, 160);
+      const written = await carryOut(
+        trx,
+        state === 'cancelled'
+          ? [{ do: 'order-unanswered', id, version, unanswered: { tries: claimed.tries, at, why } }]
+          : [{ do: 'acknowledge-order', id, version, answer }],
+        sender,
+      );
       await settled(trx, id);
       return written;
     });

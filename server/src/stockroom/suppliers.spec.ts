@@ -46,6 +46,16 @@ describe('a supplier', () => {
     expect((await t.room()).suppliers).toHaveLength(before);
   });
 
+  it('that several commands of one change go over is as it was before all of them when that is undone', async () => {
+    const { id } = await add({ name: 'Once' });
+    const edit = (version: number, name: string) => said({ do: 'edit-supplier', id, version, supplier: { ...terms, name } });
+    await t.run([edit(1, 'Twice'), edit(1, 'Thrice')]);
+    expect(await supplier(id)).toMatchObject({ name: 'Thrice' });
+    const undone = await t.ask(shopContracts.undoShop, { body: { key: randomUUID() } }, 'test');
+    expect(undone.status).toBe(200);
+    expect(await supplier(id)).toMatchObject({ name: 'Once' });
+  });
+
   it('has a name of its own', async () => {
     await add({ name: 'South' });
     expect((await add({ name: 'South ' })).body.message).toBe('There is a supplier South already.');

@@ -1,6 +1,7 @@
 import { setPriority } from 'node:os';
 import { workerData } from 'node:worker_threads';
 import { connectDatabase } from '../database/connect.js';
+import { forTheLog } from '../errors/for-the-log.js';
 import { toAppError } from '../errors/to-app-error.js';
 import type { PaperOf } from '../stockroom/papers-of.js';
 import type { HeavyAnswer, HeavyOrder } from './heavy-in-workers.js';
@@ -21,7 +22,7 @@ export default async function work({ name, given }: HeavyOrder): Promise<HeavyAn
     return typeof done === 'string' ? { text: done } : { json: JSON.stringify(done) };
   } catch (error) {
     const { code, message, details } = toAppError(error);
-    if (code === 'internal') console.error(error);
+    if (code === 'internal') console.error(forTheLog(error));
     return { refused: { code, message, details } };
   }
 }

@@ -1,10 +1,8 @@
 import { formatInches, inHouseUnits, type PartsList } from '@gewinde/core';
 import { stringify } from 'csv-stringify/sync';
+import { written } from '../csv/written.js';
 
-/**
- * The parts list as CSV (RFC 4180, UTF-8 with a byte order mark, so that a spreadsheet reads the signs). Cells that a spreadsheet
- * would take for a formula are disarmed.
- */
+/** The parts list as CSV. */
 export function partsCsv(list: PartsList): string {
   const rows = list.rows.map((row) => ({
     group: row.group,
@@ -20,10 +18,8 @@ export function partsCsv(list: PartsList): string {
     lines: [...row.lines.map((n) => `L${n}`), ...row.components].join(' '),
   }));
   return stringify(rows, {
+    ...written,
     header: true,
-    bom: true,
-    escape_formulas: true,
-    record_delimiter: 'windows',
     columns: {
       group: 'group',
       id: 'part id',

@@ -5,7 +5,7 @@ class Source {
   static all: Source[] = [];
   readyState = 1;
   closed = false;
-  private readonly listeners: Record<string, (event: { data: string }) => void> = {};
+  readonly listeners: Record<string, (event: { data: string }) => void> = {};
   constructor(readonly url: string) {
     Source.all.push(this);
   }
@@ -46,6 +46,34 @@ describe('the live stream', () => {
     expect(Source.all.map((s) => s.url)).toEqual(['/api/live?job=j&after=3&shop=8', '/api/live?job=j&after=4&shop=8']);
     listening.unsubscribe();
     expect(Source.all.map((s) => s.closed)).toEqual([true, true]);
+    jest.useRealTimers();
+  });
+
+  it('says when nothing is heard: at a cut that lasts, at a database that is away, and on a line that is dead', async () => {
+    jest.useFakeTimers();
+    Object.assign(globalThis, { EventSource: Source });
+    Source.all = [];
+    const stream = new LiveStream();
+    const listening = stream.listen(() => ({ shop: 8 })).subscribe();
+    const [first] = Source.all;
+    first!.say('open');
+    first!.say('error');
+    await jest.advanceTimersByTimeAsync(3000);
+    expect(stream.away()).toBe(false);
+    await jest.advanceTimersByTimeAsync(2000);
+    expect(stream.away()).toBe(true);
+    first!.say('open');
+    expect(stream.away()).toBe(false);
+    first!.listeners['sign']!({ data: 'away' });
+    await jest.advanceTimersByTimeAsync(5000);
+    expect(stream.away()).toBe(true);
+    first!.listeners['sign']!({ data: 'alive' });
+    expect(stream.away()).toBe(false);
+    // the browser has not noticed that nobody is at the other end any more
+    await jest.advanceTimersByTimeAsync(75_000);
+    expect([first!.closed, Source.all.length, stream.away()]).toEqual([true, 2, true]);
+    listening.unsubscribe();
+    expect(stream.away()).toBe(false);
     jest.useRealTimers();
   });
 });

@@ -7,6 +7,7 @@ import {
   lateLines,
   lineTotal,
   openPacks,
+  isHadAfterAll,
   isUnconfirmed,
   orderWords,
   orderTotal,
@@ -111,6 +112,7 @@ export class OrderList {
       supplier: this.stock.suppliers().find((s) => s.id === order.supplierId)?.name ?? 'a supplier that is gone',
       state: orderWords(order),
       unconfirmed: isUnconfirmed(order) ? order.unanswered : undefined,
+      hadAfterAll: isHadAfterAll(order) ? order.unanswered : undefined,
       total: orderTotal(order),
       lines: order.lines.map((line) => ({
         line,

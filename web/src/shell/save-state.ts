@@ -5,6 +5,7 @@ import { shopCommands, wordsOfCommands } from '@gewinde/core';
 import { NgbDropdown, NgbDropdownMenu, NgbDropdownToggle } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore, type SaveState as SaveStateOf } from '../data/job-store';
 import type { PendingChange } from '../data/outbox';
+import { LiveStream } from '../data/live-stream';
 import { ShopOutbox } from '../data/shop-outbox';
 
 /** Whether what was done is on the server; pressed, what still waits, why, and what can be done about it. */
@@ -15,11 +16,11 @@ import { ShopOutbox } from '../data/shop-outbox';
   template: `
     @let s = state();
     <div ngbDropdown placement="bottom-end" container="body">
-      <button type="button" class="saved g-figure" ngbDropdownToggle [class.waiting]="s.at === 'waiting'">
+      <button type="button" class="saved g-figure" ngbDropdownToggle [class.waiting]="s.at === 'waiting' || away()">
         <span role="status" aria-live="polite">
           @switch (s.at) {
             @case ('saved') {
-              saved {{ s.time | date: 'HH:mm' }}
+              {{ away() ? 'no connection' : 'saved ' + (s.time | date: 'HH:mm') }}
             }
             @case ('saving') {
               saving
@@ -33,6 +34,11 @@ import { ShopOutbox } from '../data/shop-outbox';
       <div ngbDropdownMenu class="g-waiting">
         @if (s.at === 'saved') {
           <p>Everything is on the server since {{ s.time | date: 'HH:mm:ss' }}.</p>
+          @if (away()) {
+            <p>
+              Nothing is heard of it just now: what others do is not seen here, and what you do is kept in this browser until it answers.
+            </p>
+          }
         } @else {
           <p>{{ s.at === 'waiting' ? s.reason : 'On its way to the server.' }} Kept in this browser until it has arrived.</p>
           <ul>
@@ -84,6 +90,7 @@ import { ShopOutbox } from '../data/shop-outbox';
 export class SaveState {
   private readonly store = inject(JobStore);
   private readonly shop = inject(ShopOutbox);
+  protected readonly away = inject(LiveStream).away;
   private readonly shopPending = toSignal(this.shop.pending$, { initialValue: [] });
   private readonly shopTrouble = toSignal(this.shop.trouble$, { initialValue: null });
   /** Of the job and of what all jobs share: saved is what nothing waits of. */

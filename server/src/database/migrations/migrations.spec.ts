@@ -167,7 +167,7 @@ describe('a start that was cut short', () => {
     await db('knex_migrations').delete();
     await db('knex_migrations_lock').update({ is_locked: 1 });
     const others = [connectDatabase(url), connectDatabase(url)];
-    await Promise.all([db, ...others].map(migrate));
+    await Promise.all([db, ...others].map((one) => migrate(one)));
     expect((await db('knex_migrations').count('* as n').first()) as unknown).toEqual({ n: Object.keys(migrations).length });
     for (const one of [db, ...others]) await one.destroy();
   });
