@@ -160,9 +160,43 @@ it('starts a server that was killed again, with all that was acknowledged; not f
   expect(app.output()).toContain('ended 5 times within a minute');
 });
 
-it('starts its database again when that alone has ended, and goes on', async () => {
+it('works out plans in turns, with a share a client, and for nobody who has left; starts its database again when that alone has ended', async () => {
   const app = start();
   await app.ready;
+  const mm = (n: number, seed: number) => 300 + ((n * 7919 * seed) % 8000) + (n % 100) / 100;
+  const hard = {
+    groups: [
+      {
+        part: 'hose',
+        pieces: Array.from({ length: 600 }, (_, n) => ({ id: `p${n}`, lengthMm: mm(n, 3) })),
+        lengths: Array.from({ length: 300 }, (_, n) => ({ id: `h${n}`, kind: 'length', mm: mm(n, 5) + 5000 })),
+        offers: [{ id: 'o', mm: 10_000 }],
+      },
+    ],
+    rules: { kerfMm: 2, endTrimMm: 5, leastOffcutMm: 300, offcutsFirst: false },
+  };
+  const leaving = new AbortController();
+  const plan = (signal?: AbortSignal) =>
+    fetch(url('/api/plans/cuts'), {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(hard),
+      ...(signal ? { signal } : {}),
+    }).then(
+      (answer) => answer.status,
+      () => 'left',
+    );
+  const asked = Array.from({ length: 12 }, () => plan(leaving.signal));
+  const refused = await Promise.race(asked);
+  expect(refused).toBe(429); // more than its share
+  const { id } = await demo();
+  const others = await Promise.all(['/api/catalogue', `/api/jobs/${id}/parts.pdf`].map((path) => fetch(url(path))));
+  expect(others.map(({ status }) => status)).toEqual([200, 200]);
+  leaving.abort();
+  expect((await Promise.all(asked)).filter((status) => status === 'left').length).toBeGreaterThan(3);
+  // who comes then does not wait behind what nobody waits for
+  expect(await plan()).toBe(200);
+
   process.kill(Number(readFileSync(join(data, 'database/m.pid'), 'utf8')), 'SIGKILL');
   for (let tries = 0; tries < 200; tries++) {
     const answer = await post('/api/jobs', { number: '7004', name: 'After the end of the database' });
