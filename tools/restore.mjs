@@ -16,12 +16,6 @@ if (!name) stop('Say which: npm run restore -- FILE', 2);
 const file = resolve(process.env.INIT_CWD ?? process.cwd(), name);
 if (!existsSync(file)) stop(`There is no ${file}.`, 2);
 requireClient();
-requireModules('run');
-requireBuild();
-const { migrations } = await import(join(root, 'server/dist/database/migrations/index.js'));
-const { runningServers } = await import(join(root, 'server/dist/database/running-servers.js'));
-const holds = await soundOrStop(file);
-
 // nobody starts the app while its database is being exchanged
 const lock = takeLock(lockFile, 'restore');
 if (!lock.held) {
@@ -29,6 +23,12 @@ if (!lock.held) {
   stop(`Gewinde ${what}. Nothing was changed.`);
 }
 process.on('exit', () => releaseLock(lockFile));
+
+requireModules('run');
+requireBuild();
+const { migrations } = await import(join(root, 'server/dist/database/migrations/index.js'));
+const { runningServers } = await import(join(root, 'server/dist/database/running-servers.js'));
+const holds = await soundOrStop(file);
 
 const client = await databaseClient();
 try {

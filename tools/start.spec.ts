@@ -189,13 +189,13 @@ it('works out plans in turns, with a share a client, and for nobody who has left
   const asked = Array.from({ length: 12 }, () => plan(leaving.signal));
   const refused = await Promise.race(asked);
   expect(refused).toBe(429); // more than its share
-  const { id } = await demo();
-  const others = await Promise.all(['/api/catalogue', `/api/jobs/${id}/parts.pdf`].map((path) => fetch(url(path))));
-  expect(others.map(({ status }) => status)).toEqual([200, 200]);
   leaving.abort();
-  expect((await Promise.all(asked)).filter((status) => status === 'left').length).toBeGreaterThan(3);
+  expect((await Promise.all(asked)).filter((status) => status === 'left').length).toBeGreaterThan(6);
   // who comes then does not wait behind what nobody waits for
   expect(await plan()).toBe(200);
+  const { id } = await demo();
+  const paper = await fetch(url(`/api/jobs/${id}/parts.pdf`));
+  expect([paper.status, Buffer.from(await paper.arrayBuffer()).subarray(0, 4).toString()]).toEqual([200, '%PDF']);
 
   process.kill(Number(readFileSync(join(data, 'database/m.pid'), 'utf8')), 'SIGKILL');
   for (let tries = 0; tries < 200; tries++) {
@@ -232,7 +232,7 @@ it('restores a backup, refuses a spoiled one, and starts without the demo jobs w
   expect(run('restore.mjs', spoiled).stderr).toContain('It would do what no backup does');
   expect(existsSync(touched)).toBe(false);
   // whole to look at, but a row stands in it twice
-  writeFileSync(spoiled, gzipSync(sql.replace(/^INSERT INTO `marks` .*$/m, '$&\n$&')));
+  writeFileSync(spoiled, gzipSync(sql.replace(/^INSERT INTO `marks` VALUES[^;]*;$/m, '$&\n$&')));
   expect(run('restore.mjs', spoiled).stderr).toContain('What was there before has been put back');
   const kept = start('--empty');
   await kept.ready;
