@@ -154,6 +154,7 @@ function listen(server, jobId) {
       const parts = text.split('\n\n');
       text = parts.pop() ?? '';
       for (const part of parts) {
+        if (!part.includes('event: change')) continue; // a sign of life
         const { scope, change } = JSON.parse(/^data: (.*)$/m.exec(part)?.[1] ?? '{}');
         if (scope !== 'job') continue;
         heard.numbers.push(change.id);
