@@ -1,8 +1,8 @@
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 
-/** How long one waits for another, s. */
-const PATIENCE_S = 120;
+/** How long one waits for another, s: a backup of many years takes its time. */
+const PATIENCE_S = 600;
 /** A lease that is not renewed for so long is nobody's, s. */
 const LEASE_S = 15;
 

@@ -1,3 +1,4 @@
+import { forTheLog } from './for-the-log.js';
 import { connectDatabase } from '../database/connect.js';
 import { buildApp } from '../app.js';
 import { readConfig } from '../config.js';
@@ -71,4 +72,18 @@ describe('readConfig', () => {
     'refuses %j',
     (bad) => expect(() => readConfig(bad)).toThrow(RangeError),
   );
+});
+
+describe('what the log keeps of a fault', () => {
+  it('is what and where it is, never the whole of what was sent', () => {
+    const error = Object.assign(new Error(`insert into parts values ('${'x'.repeat(660_000)}') - Data too long`), {
+      code: 'ER_DATA_TOO_LONG',
+    });
+    const kept = forTheLog(error);
+    expect(kept).toMatchObject({ type: 'Error', code: 'ER_DATA_TOO_LONG' });
+    expect(kept.message).toMatch(/^insert into parts .* letters left out .* - Data too long$/s);
+    expect(kept.stack).toContain('errors.spec.ts');
+    expect(JSON.stringify(kept).length).toBeLessThan(4000);
+    expect(forTheLog('only words')).toEqual({ type: 'string', message: 'only words', stack: '' });
+  });
 });

@@ -203,6 +203,22 @@ describe('a file that brings another part under a name of ours', () => {
     expect((await takeAs(same)).body.code).not.toBe('parts-differ');
   });
 
+  it('is refused in words where it is nothing but brackets', async () => {
+    const nested = '['.repeat(100_000) + ']'.repeat(100_000);
+    const answer = await server.app.inject({
+      method: 'POST',
+      url: '/api/jobs/import',
+      headers: { 'content-type': 'application/json' },
+      payload: nested,
+    });
+    expect([answer.statusCode, answer.json<{ code: string }>().code]).toEqual([
+      400,
+      expect.stringMatching(/^(bad-request|job-file-format)$/),
+    ]);
+    const list = { csv: nested, section: 'fitting' as const };
+    expect((await server.ask(shopContracts.previewList, { body: list })).status).toBe(400);
+  });
+
   it('comes in once under one key, and another file under the same key is another job', async () => {
     const { file } = await files();
     const key = randomUUID();
