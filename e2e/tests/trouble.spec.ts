@@ -71,6 +71,30 @@ test('files that are not jobs are refused with a word, and nothing is lost', asy
   expect(await page.getByRole('listitem').count()).toBe(before);
 });
 
+test('a job file with other parts under our names is asked about, and theirs come in beside ours', async ({ page, request }) => {
+  await page.goto('/');
+  const { job } = await jobByNumber(request, '2403');
+  const file = (await (await request.get(`/api/jobs/${job.id}/export`)).json()) as {
+    job: object;
+    parts: { fittings: { ends: object[] }[] };
+  };
+  const adapter = file.parts.fittings.find(({ ends }) => ends.length === 2)!;
+  adapter.ends = [...adapter.ends].reverse();
+  const give = () =>
+    page
+      .getByLabel('Import a job')
+      .setInputFiles({ name: 'theirs.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) });
+  await expect(page.getByRole('link', { name: /^Open job 2403 / })).toBeVisible();
+  await give();
+  const asked = page.getByRole('alert').filter({ hasText: 'Whose parts are meant?' });
+  await expect(asked).toContainText(' there, ');
+  await asked.getByRole('button', { name: 'Do not take the file in' }).click();
+  await expect(asked).toHaveCount(0);
+  await give();
+  await asked.getByRole('button', { name: 'Take theirs in beside ours' }).press('Enter');
+  await expect(page.getByText(/Number 2403 is taken; the job came in as 2403-\d+/)).toBeVisible();
+});
+
 test('an address that leads nowhere says so', async ({ page }) => {
   await page.goto('/job/nowhere/lines');
   await expect(page.getByRole('heading', { name: 'This job does not exist' })).toBeVisible();

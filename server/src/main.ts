@@ -7,6 +7,7 @@ import { migrate } from './database/migrate.js';
 import { sayRunning } from './database/running-servers.js';
 import { loadDemo } from './demo/load-demo.js';
 import { heavyInWorkers } from './threads/heavy-in-workers.js';
+import { AppError } from './errors/app-error.js';
 import { lateByForm } from './jobs/summaries.js';
 import { whyNotStarted } from './why-not-started.js';
 import type { App } from './plugins/app-type.js';
@@ -41,8 +42,8 @@ try {
   upgrading = upgrade();
   await upgrading;
   // the demo brings the standard parts with their sample prices; the rest of them, and all where there is no demo
-  if (config.demo !== 'none') await loadDemo(db, config.demo === 'reset');
-  await ensureStandardCatalogue(db, coreBuild());
+  if (config.demo !== 'none') await patiently(() => loadDemo(db, config.demo === 'reset'));
+  await patiently(() => ensureStandardCatalogue(db, coreBuild()));
   await lateByForm(db);
   const heavy = heavyInWorkers(config.databaseUrl);
   const outside = outsideOf(config.outside);
@@ -63,6 +64,17 @@ try {
   if (!stopping.signal.aborted) {
     console.error(whyNotStarted(error, config.port));
     await stop((error as { code?: string }).code === 'EADDRINUSE' ? 3 : 1);
+  }
+}
+
+/** Several servers that start at once over a cluster stand in one another's way for longer than a page would wait. */
+async function patiently(work: () => Promise<void>, tries = 6): Promise<void> {
+  for (let left = tries; ; left--) {
+    try {
+      return await work();
+    } catch (error) {
+      if (left <= 1 || !(error instanceof AppError) || error.code !== 'database-busy') throw error;
+    }
   }
 }
 
