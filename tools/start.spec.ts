@@ -195,7 +195,12 @@ it('works out plans in turns, with a share a client, and for nobody who has left
   expect(await plan()).toBe(200);
   const { id } = await demo();
   const paper = await fetch(url(`/api/jobs/${id}/parts.pdf`));
-  expect([paper.status, Buffer.from(await paper.arrayBuffer()).subarray(0, 4).toString()]).toEqual([200, '%PDF']);
+  expect([
+    paper.status,
+    Buffer.from(await paper.arrayBuffer())
+      .subarray(0, 4)
+      .toString(),
+  ]).toEqual([200, '%PDF']);
 
   process.kill(Number(readFileSync(join(data, 'database/m.pid'), 'utf8')), 'SIGKILL');
   for (let tries = 0; tries < 200; tries++) {

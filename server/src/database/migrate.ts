@@ -29,7 +29,7 @@ export async function migrate(db: Knex, upgrading: Upgrading = {}): Promise<void
   const { stop, until, say = () => undefined, then = async () => undefined } = upgrading;
   await alone(db, async () => {
     if (await db.schema.hasTable('restore_begun')) {
-      const { safety } = (await db('restore_begun').first('safety')) as { safety: string };
+      const { safety } = (await db('restore_begun').first<{ safety: string } | undefined>('safety')) ?? { safety: 'the folder of backups' };
       throw new SchemaError(
         `A restore was cut off, and this database is half of one and half of another. What was there before is in ${safety}: npm run restore -- ${safety}, or restore the other again.`,
       );
@@ -64,7 +64,9 @@ export async function migrate(db: Knex, upgrading: Upgrading = {}): Promise<void
 async function whereItStands(db: Knex): Promise<{ done: string[]; halfDone: boolean }> {
   if (!(await db.schema.hasTable('knex_migrations'))) return { done: [], halfDone: false };
   const done = await db('knex_migrations').orderBy('name').pluck<string[]>('name');
-  const lock = (await db.schema.hasTable('knex_migrations_lock')) && (await db('knex_migrations_lock').first('is_locked'));
+  const lock = (await db.schema.hasTable('knex_migrations_lock'))
+    ? await db('knex_migrations_lock').first<{ is_locked: number } | undefined>('is_locked')
+    : undefined;
   const begun = (await db.schema.hasTable('migration_begun')) ? await db('migration_begun').pluck<string[]>('name') : [];
-  return { done, halfDone: Boolean(lock && lock.is_locked) || begun.some((name) => !done.includes(name)) };
+  return { done, halfDone: Boolean(lock?.is_locked) || begun.some((name) => !done.includes(name)) };
 }

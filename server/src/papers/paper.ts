@@ -58,7 +58,7 @@ export async function paper(
   const measure = pdf.heightOfString.bind(pdf);
   const turnTo = pdf.font.bind(pdf) as (face: PaperFont, ...rest: unknown[]) => Pdf;
   let wanted: PaperFont = 'text';
-  pdf.font = ((face: PaperFont, ...rest: unknown[]) => turnTo((wanted = face), ...rest)) as typeof pdf.font;
+  pdf.font = (face: PaperFont, ...rest: unknown[]) => turnTo((wanted = face), ...rest);
   /** In a face that has its letters, for as long as it takes. */
   const inItsFace = <T>(text: string, use: (text: string) => T): T => {
     const before = wanted;
