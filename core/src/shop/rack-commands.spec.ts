@@ -109,6 +109,37 @@ describe('what is reserved', () => {
     ]);
   });
 
+  it('is nothing where what is left is too short to be kept; what another has reserved keeps it', () => {
+    const id = put(400);
+    const reserve = (jobId: string, length: string, mm: number) =>
+      shop.run({ do: 'reserve-lengths', jobId, lengths: [{ id: length, mm }] });
+    reserve('a', id, 400);
+    cut(id, 140);
+    expect([shop.length().state, shop.length().mm, shop.length().reserved]).toEqual(['used', 248, undefined]);
+    const other = put(400);
+    reserve('a', other, 200);
+    reserve('b', other, 200);
+    cut(other, 140, { piece: 'p2', ticket: '2403-L2' });
+    expect(shop.get('length', other)).toMatchObject({
+      state: 'there',
+      kind: 'offcut',
+      mm: 248,
+      reserved: [
+        { jobId: 'a', mm: 48 },
+        { jobId: 'b', mm: 200 },
+      ],
+    });
+    // measured shorter than was thought, one's own is less and not the other's
+    const short = put(2000);
+    reserve('a', short, 1500);
+    reserve('b', short, 500);
+    cut(short, 588, { piece: 'p3', ticket: '2403-L3', leftMm: 900 });
+    expect(shop.get('length', short).reserved).toEqual([
+      { jobId: 'a', mm: 400 },
+      { jobId: 'b', mm: 500 },
+    ]);
+  });
+
   it('of a length that is kept for another job is nothing', () => {
     const id = put(1000, { jobId: 'b' });
     expect(words(() => shop.run({ do: 'reserve-lengths', jobId: 'a', lengths: [{ id, mm: 100 }] }))).toMatch(/not there to be cut from/);

@@ -137,7 +137,7 @@ export function cutPiece(draft: ShopDraft, command: StockCommandOf<'cut-piece'>)
   const left = ownServed(cutOff(length, sawn, rules), what.jobId, takenOff(sawn, rules));
   if (reservedByOthers(length, what.jobId) > left.mm + 0.5)
     throw new CommandError('not-enough', notFree(draft, length, what.jobId), 'lengthId');
-  putLengths(draft, { ...left, sawnOn: draft.context.today });
+  putLengths(draft, trimmedToLength({ ...keptForOthers(left, what.jobId), sawnOn: draft.context.today }));
   draft.add('cut', {
     ...what,
     id,
@@ -152,12 +152,21 @@ export function cutPiece(draft: ShopDraft, command: StockCommandOf<'cut-piece'>)
   return `Cut ${what.ticket} off ${lengthId}`;
 }
 
-/** What was reserved for a job is less by what was cut for it. */
+/** What is left is too short to be kept by the rule of the house, and is kept all the same where another job has reserved it. */
+function keptForOthers(left: HoseLength, jobId: string): HoseLength {
+  if (left.state === 'there' || reservedByOthers(left, jobId) === 0) return left;
+  return { ...left, state: 'there', kind: left.kind === 'length' ? 'offcut' : left.kind };
+}
+
+/** What was reserved for a job is less by what was cut for it, and goes without first where what is left is shorter than was thought. */
 function ownServed(length: HoseLength, jobId: string, tookMm: number): HoseLength {
   const { reserved = [], ...rest } = length;
-  const next = reserved.flatMap((r) =>
-    r.jobId !== jobId ? [r] : r.mm > tookMm ? [{ jobId, mm: Math.round((r.mm - tookMm) * 10) / 10 }] : [],
-  );
+  const most = length.mm - reservedByOthers(length, jobId);
+  const next = reserved.flatMap((r) => {
+    if (r.jobId !== jobId) return [r];
+    const mm = Math.round(Math.min(r.mm - tookMm, most) * 10) / 10;
+    return mm > 0 ? [{ jobId, mm }] : [];
+  });
   return next.length > 0 ? { ...rest, reserved: next } : rest;
 }
 
