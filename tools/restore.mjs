@@ -10,6 +10,9 @@ import { releaseLock, takeLock } from './lock.mjs';
 import { requireBuild, requireModules, requireNode, stop } from './needs.mjs';
 import { dataRoot, root } from './paths.mjs';
 
+/** Tables by which those who exchange others hold one another back: they stay. */
+const OF_THE_TOOLS = ['restore_begun', 'migration_lease'];
+
 requireNode();
 const name = process.argv[2];
 if (!name) stop('Say which: npm run restore -- FILE', 2);
@@ -75,9 +78,6 @@ async function exchange(db) {
   await db.schema.dropTableIfExists('restore_begun');
   console.log(`Restored from ${file}: ${holds}.\nWhat was there before is in ${safety}.`);
 }
-
-/** Tables by which those who exchange others hold one another back: they stay. */
-const OF_THE_TOOLS = ['restore_begun', 'migration_lease'];
 
 /** Where the safety copy is. One that was cut off has left half a database: the copy it made then is the one that counts. */
 async function whatWasThere(db) {
