@@ -53,3 +53,4 @@ export {
   readWords,
 } from './part-list/read-cell.js';
 export { postFaces } from './standard/stack-fittings.js';
+export { fittingFluidProblem, fittingsFor, isMetal } from './fluid-fit.js';

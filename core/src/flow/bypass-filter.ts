@@ -22,12 +22,14 @@ export interface BypassFlow {
   /** Share of what the pump gives that it takes. */
   readonly shareIdle?: number;
   readonly shareFull?: number;
+  /** It takes more than is usual. */
+  readonly much: boolean;
   /** It takes more than an engine can miss. */
   readonly tooMuch: boolean;
 }
 
-/** Most that a bypass filter may take of the pump at hot idle. Common practice: a tenth. */
-export const MOST_BYPASS_SHARE = 0.1;
+/** Share of the pump that a bypass filter usually takes, and what the bearings miss, at hot idle and at most revs. Common practice. */
+export const BYPASS_SHARES = { idle: { usual: 0.3, most: 0.45 }, full: { usual: 0.1, most: 0.2 } };
 
 /** What a bypass filter takes of the gallery and how soon it has cleaned the sump. @throws {FlowFigureError} */
 export function bypassFilter({ orificeMm, idleBar, fullBar, fluid, sumpL, pumpIdleLpm, pumpLpm }: BypassFilter): BypassFlow {
@@ -41,6 +43,7 @@ export function bypassFilter({ orificeMm, idleBar, fullBar, fluid, sumpL, pumpId
     ...(sumpL === undefined || idleLpm === 0 ? {} : { onceMin: [sumpL / idleLpm, sumpL / fullLpm] as const }),
     ...(shareIdle === undefined ? {} : { shareIdle }),
     ...(shareFull === undefined ? {} : { shareFull }),
-    tooMuch: Math.max(shareIdle ?? 0, shareFull ?? 0) > MOST_BYPASS_SHARE,
+    much: (shareIdle ?? 0) > BYPASS_SHARES.idle.usual || (shareFull ?? 0) > BYPASS_SHARES.full.usual,
+    tooMuch: (shareIdle ?? 0) > BYPASS_SHARES.idle.most || (shareFull ?? 0) > BYPASS_SHARES.full.most,
   };
 }

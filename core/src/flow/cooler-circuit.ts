@@ -109,10 +109,12 @@ export function warmUpMinutes(w: WarmUp): number {
 }
 
 /**
- * What a component takes of the pressure at another flow than its maker's: as the square above it, straight below, which errs to more.
+ * What a cooler, filter or element takes of the pressure at another flow and another thickness than its maker's figure: laminar in its passages,
+ * straight with both; as the square of the flow where that is more. Errs to more.
  * @param takes what it takes at a flow, warm
+ * @param thicker how many times as thick as warm the oil is
  */
-export function takenBarAt(takes: { readonly takesBar: number; readonly atLpm: number }, flowLpm: number): number {
+export function takenBarAt(takes: { readonly takesBar: number; readonly atLpm: number }, flowLpm: number, thicker = 1): number {
   const share = flowLpm / takes.atLpm;
-  return takes.takesBar * (share > 1 ? share ** 2 : share);
+  return takes.takesBar * Math.max(share * Math.max(1, thicker), share > 1 ? share ** 2 : 0);
 }

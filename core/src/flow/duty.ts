@@ -1,9 +1,10 @@
 import { fluidById, type FluidId } from '../fluids/index.js';
 import { fluidOf, type FlowRules, type LineFlow, type Running } from '../job/index.js';
 import type { AssembledJob, AssembledLine } from '../lines/index.js';
-import { AIR_BAR, fluidProperties, oilOf, type ReckonedOil } from './fluid-properties.js';
+import { airPressure, fluidProperties, oilOf, WARM_C, type ReckonedOil } from './fluid-properties.js';
 import type { Stream } from './line-loss.js';
 import { figuresOf, type ServiceFigures } from './service-figures.js';
+import { waterFlow } from './water-flow.js';
 import { quantity } from '../units/index.js';
 
 /** A job with what runs in it, and what the shop reckons with. */
@@ -51,6 +52,10 @@ export interface LineDuty {
   readonly hottest: Figure;
   /** At a cold start, °C, where that is said. */
   readonly coldestC?: number;
+  /** Of the air around, bar absolute. */
+  readonly airBar: number;
+  /** What stands in the crankcase against a drain, bar; nothing where it is not said. */
+  readonly againstBar: number;
   readonly said: LineFlow;
   readonly states: readonly DutyState[];
   readonly missing: readonly Missing[];
@@ -62,14 +67,15 @@ export interface LineDuty {
 
 /** Flow at a cold start, as a share of that at most revs, where the revs are not said: a fast idle. Common practice. */
 const COLD_SHARE = 0.25;
-/** Warm, °C: where engines run. */
-const WARM_C = 90;
-/** Petrol burnt at full power, kg/kWh; what the pump gives beside it; air for it, kg/kg. Common practice, rich under boost. */
-const BURNT = { kgPerKwh: 0.32, pumpGives: 2, airKgPerKg: 12 };
-const BLOW_BY_LPM_PER_KW = 0.5;
+/** What a fuel pump gives beside what full power burns. Common practice. */
+const PUMP_GIVES = 2;
+/** Of petrol, from which the air of an engine is reckoned: every fuel of this trade asks for about as much air a kilowatt. */
+const PETROL = fluidById('petrol').burnt!;
+/** Common practice: 0.5 where nothing is boosted, 1 to 2 for boosted or worn engines. */
+const BLOW_BY_LPM_PER_KW = { unboosted: 0.5, boosted: 1 };
 
 /** What is asked of a line by its service, the job, and what was said of it. */
-export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portB'>, running: Running): LineDuty {
+export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'>, running: Running): LineDuty {
   const { line } = assembled;
   const figures = drivenFigures(assembled);
   // what a breather carries is air, whatever its hose must bear
@@ -79,16 +85,23 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portB'>, running
   const oil = group === 'oil' && running.oil ? oilOf(running.oil) : undefined;
   const missing: Missing[] = [];
   const miss = (of: Missing['of'], field: Missing['field'], words: string): void => void missing.push({ of, field, words });
-  const pressure = figureOf(said.pressureBar, undefined, figures.pressureBar, figures.source);
+  const boost = figures.service === 'charge-air' || figures.service === 'boost' ? running.boostBar : undefined;
+  const pressure = figureOf(said.pressureBar, boost, figures.pressureBar, figures.source);
   const hottest = figureOf(said.hottestC, group === 'oil' ? running.hottestC : undefined, figures.hottestC, figures.source);
   const at = (tempC: number): Omit<Stream, 'flowLpm'> | undefined =>
     group === 'oil' && !oil
       ? undefined
-      : fluidProperties(fluid, { tempC, ...(oil ? { oil } : {}), pressureBar: standing(figures, pressure) });
+      : foamed(
+          fluidProperties(fluid, { tempC, ...(oil ? { oil } : {}), pressureBar: standing(figures, pressure), airBar: airAt(running) }),
+          figures.airTimes,
+        );
   if (group === 'oil' && !oil && figures.drive !== 'still') miss('job', 'oil', 'Which oil it is');
-  const flow = flowOf(figures, said, running, at(Math.min(WARM_C, hottest.value))?.densityKgM3);
+  const flow = flowOf(assembled, figures, fluid, running, at(Math.min(WARM_C, hottest.value))?.densityKgM3);
   if (!flow && (figures.drive === 'flow' || figures.drive === 'suction'))
-    miss('job', 'powerKw', 'The power: what runs here follows from it');
+    if (figures.flowFrom === 'port') miss('line', 'flowLpm', 'How much runs: neither port says how wide it is');
+    else miss('job', 'powerKw', 'The power: what runs here follows from it');
+  if (figures.service === 'charge-air' && said.pressureBar === undefined && running.boostBar === undefined)
+    miss('job', 'boostBar', `The boost; until then ${quantity(figures.pressureBar, 'bar')} are taken, a guess`);
   if (line.service === 'turbo-feed' && said.bearing === undefined)
     miss('line', 'bearing', 'Ball or journal bearings; until then it is reckoned with journals, which take more');
   if (figures.drive === 'pressure' && running.fullBar === undefined) miss('job', 'fullBar', 'The pressure in the gallery at most revs');
@@ -111,6 +124,8 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portB'>, running
     pressure,
     hottest,
     ...(running.coldC === undefined ? {} : { coldestC: running.coldC }),
+    airBar: airAt(running),
+    againstBar: figures.service === 'turbo-drain' ? Math.max(0, running.crankcaseMbar ?? 0) / 1000 : 0,
     said,
     states,
     missing,
@@ -119,16 +134,54 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portB'>, running
   };
 }
 
-/** By what a return comes back: a drain that leads to a pump is sucked, a return by gravity or through the filler cap falls. */
-function drivenFigures({ line, portB }: Pick<AssembledLine, 'line' | 'portB'>): ServiceFigures {
+/**
+ * By what a return comes back: a drain that leads to a pump is sucked, what leaves a scavenge pump is pushed, a return by gravity or through the
+ * filler cap falls; that of a sealed canister is pushed unless gravity is said.
+ */
+function drivenFigures({ line, portA, portB }: Pick<AssembledLine, 'line' | 'portA' | 'portB'>): ServiceFigures {
   const figures = figuresOf(line.service);
+  const drained = line.service === 'turbo-drain' || line.service === 'scavenge';
+  if (drained && portA.component.kind === 'pump' && portB.component.kind !== 'pump') return { ...figures, ...PUSHED };
   const by = line.flow?.comesBack ?? (figures.drive === 'fall' && portB.component.kind === 'pump' ? 'pump' : undefined);
   if (figures.drive === 'fall' && by === 'pump') {
-    const { suckedBar, minAbsBar, maxMs, source } = figuresOf('scavenge');
-    return { ...figures, drive: 'suction', suckedBar: suckedBar!, minAbsBar: minAbsBar!, maxMs: maxMs!, source };
+    const { suckedBar, minAbsBar, maxMs, airTimes, usual, source } = figuresOf('scavenge');
+    return {
+      ...figures,
+      drive: 'suction',
+      suckedBar: suckedBar!,
+      minAbsBar: minAbsBar!,
+      maxMs: maxMs!,
+      airTimes: airTimes!,
+      usual,
+      dashes: [8, 12],
+      source,
+    };
   }
   const returns = line.service === 'return' || line.service === 'tank';
+  if (line.service === 'bypass-return' && by === 'gravity') return { ...figures, drive: 'fall', dashes: [8, 12] };
   return returns && (by === 'gravity' || by === 'filler cap') ? { ...figures, drive: 'fall' } : figures;
+}
+
+/** Behind a scavenge pump: oil and air, pushed. Common practice. */
+const PUSHED = {
+  drive: 'flow',
+  pressureBar: 2,
+  airTimes: 1.6,
+  maxMs: 8,
+  maxLossBar: 0.7,
+  maxColdBar: 2,
+  dashes: [6, 12],
+  source: 'common practice: the pump pushes oil and air to the pan or the tank',
+} as const satisfies Partial<ServiceFigures>;
+
+/** With so many times its own volume, the rest of it air: lighter, and as thick as its oil. */
+function foamed<F extends Omit<Stream, 'flowLpm'>>(fluid: F, times = 1): F {
+  return times === 1 ? fluid : { ...fluid, densityKgM3: fluid.densityKgM3 / times, viscosityCst: fluid.viscosityCst * times };
+}
+
+/** The air around where it is driven, bar. */
+export function airAt({ altitudeM = 0 }: Running): number {
+  return airPressure(altitudeM);
 }
 
 /** Boost stands in a charge pipe; a breather is at the air. */
@@ -142,30 +195,44 @@ function figureOf(ofLine: number | undefined, ofJob: number | undefined, usual: 
   return { value: usual, from: 'usual', source };
 }
 
-function flowOf(figures: ServiceFigures, said: LineFlow, running: Running, densityKgM3 = 1.2): Figure | undefined {
-  if (said.flowLpm !== undefined) return { value: said.flowLpm, from: 'line', source: 'said of this line' };
+function flowOf(
+  assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'>,
+  figures: ServiceFigures,
+  fluid: FluidId,
+  running: Running,
+  densityKgM3 = 1.2,
+): Figure | undefined {
+  const said = assembled.line.flow?.flowLpm;
+  if (said !== undefined) return { value: said, from: 'line', source: 'said of this line' };
   const { powerKw, pumpLpm } = running;
+  const times = figures.airTimes ?? 1;
   if (figures.flowFrom === 'oil pump' && pumpLpm !== undefined)
-    return { value: pumpLpm, from: 'job', source: 'what the oil pump gives at most revs' };
+    return {
+      value: pumpLpm * times,
+      from: 'job',
+      source: times === 1 ? 'what the oil pump gives at most revs' : `${times} × what the pressure pump gives at most revs, oil and air`,
+    };
   const power = figures.flowFrom?.startsWith('power') ? powerKw : undefined;
-  if (power !== undefined) return fromPower(figures.flowFrom!, power, densityKgM3);
-  return figures.flowLpm === undefined ? undefined : { value: figures.flowLpm, from: 'usual', source: figures.source };
+  if (power !== undefined) return fromPower(figures.flowFrom!, power, fluid, densityKgM3, running);
+  if (figures.flowFrom === 'port') return waterFlow(assembled);
+  return figures.flowLpm === undefined ? undefined : { value: figures.flowLpm * times, from: 'usual', source: figures.source };
 }
 
-function fromPower(what: NonNullable<ServiceFigures['flowFrom']>, kw: number, densityKgM3: number): Figure {
-  const { kgPerKwh, pumpGives, airKgPerKg } = BURNT;
+function fromPower(what: NonNullable<ServiceFigures['flowFrom']>, kw: number, fluid: FluidId, densityKgM3: number, { boostBar }: Running): Figure {
+  const { kgPerKwh, airKgPerKg } = fluidById(fluid).burnt ?? PETROL;
   const figure = (value: number, source: string): Figure => ({ value, from: 'job', source: `common practice: ${source}` });
   if (what === 'power, fuel')
     return figure(
-      (kw * kgPerKwh * pumpGives * 1000) / 60 / densityKgM3,
-      `${quantity(kw, 'kW')} burn ${kgPerKwh} kg/kWh, the pump gives twice as much`,
+      (kw * kgPerKwh * PUMP_GIVES * 1000) / 60 / densityKgM3,
+      `${quantity(kw, 'kW')} burn ${kgPerKwh} kg/kWh of ${fluid}, the pump gives twice as much`,
     );
   if (what === 'power, air')
     return figure(
       (kw * kgPerKwh * airKgPerKg * 1000) / 60 / densityKgM3,
       `${quantity(kw, 'kW')} burn ${kgPerKwh} kg/kWh with ${airKgPerKg} times as much air`,
     );
-  return figure(kw * BLOW_BY_LPM_PER_KW, `${quantity(BLOW_BY_LPM_PER_KW, 'L/min')} of blow-by for each kW`);
+  const lpmPerKw = (boostBar ?? 0) > 0 ? BLOW_BY_LPM_PER_KW.boosted : BLOW_BY_LPM_PER_KW.unboosted;
+  return figure(kw * lpmPerKw, `${quantity(lpmPerKw, 'L/min')} of blow-by for each kW${boostBar ? ', boosted' : ''}; worn engines give twice that`);
 }
 
 function statesOf(
@@ -194,7 +261,3 @@ function statesOf(
   ];
 }
 
-/** Absolute, bar. */
-export function absolute(bar: number): number {
-  return AIR_BAR + bar;
-}

@@ -31,6 +31,11 @@ export interface FluidProperties {
 /** Air at sea level, bar. */
 export const AIR_BAR = 1.013;
 
+/** Air at a height above the sea, bar. Source: ISO 2533, standard atmosphere. */
+export function airPressure(altitudeM: number): number {
+  return AIR_BAR * (1 - 2.25577e-5 * altitudeM) ** 5.25588;
+}
+
 /** By temperature: °C, mPa·s (or cSt where `kinematic`), kg/m³, J/(kg·K). */
 interface Table {
   readonly rows: readonly (readonly [tempC: number, viscosity: number, density: number, heat: number])[];
@@ -79,7 +84,7 @@ const petrol: Table = {
   source: 'petrol by common practice',
 };
 
-/** Ethanol, the thicker of the two alcohols: errs to more loss. Handbook values, from memory. */
+/** Ethanol, thicker than methanol, E85 and petrol: errs to more loss for what may be any of them. Handbook values, from memory. */
 const alcohol: Table = {
   rows: [
     [-20, 2.84, 823, 2200],
@@ -89,13 +94,33 @@ const alcohol: Table = {
     [60, 0.59, 754, 2750],
     [78, 0.44, 737, 2950],
   ],
-  source: 'ethanol, from memory; methanol is thinner',
+  source: 'ethanol, from memory',
+};
+
+/** Handbook values, from memory. */
+const methanol: Table = {
+  rows: [
+    [-20, 1.15, 829, 2340],
+    [0, 0.81, 810, 2420],
+    [20, 0.59, 791, 2510],
+    [40, 0.45, 772, 2600],
+    [60, 0.35, 753, 2730],
+  ],
+  source: 'methanol, from memory',
 };
 
 /** EN 590: 2.0 to 4.5 cSt at 40 °C, 820 to 845 kg/m³ at 15 °C; the middle of both, on a line of ASTM D341. */
 const DIESEL = { v40: 2.9, v100: 1.2, density15: 835 };
 
-const tables: Partial<Record<FluidId, Table>> = { coolant, petrol, 'petrol with alcohol': petrol, 'alcohol fuel': alcohol };
+const tables: Partial<Record<FluidId, Table>> = {
+  coolant,
+  petrol,
+  'petrol with alcohol': petrol,
+  E85: alcohol,
+  ethanol: alcohol,
+  methanol,
+  'alcohol fuel': alcohol,
+};
 
 export interface FluidState {
   readonly tempC: number;
@@ -103,17 +128,19 @@ export interface FluidState {
   readonly oil?: ReckonedOil;
   /** Above the air around, bar; what air weighs hangs on it. */
   readonly pressureBar?: number;
+  /** Of the air around, bar; at the sea where it is not said. */
+  readonly airBar?: number;
 }
 
 /**
  * Viscosity, density and specific heat of what runs, at a temperature.
  * @throws {FlowFigureError} for an oil that is not said, a fluid that is not planned for, a temperature that is none
  */
-export function fluidProperties(fluid: FluidId, { tempC, oil, pressureBar = 0 }: FluidState): FluidProperties {
+export function fluidProperties(fluid: FluidId, { tempC, oil, pressureBar = 0, airBar = AIR_BAR }: FluidState): FluidProperties {
   const { group, refused } = fluidById(fluid);
   if (refused) throw new FlowFigureError(refused, 'Take it out of the job.');
   if (!Number.isFinite(tempC)) throw new FlowFigureError('A temperature is missing.', 'Say it in °C.');
-  if (group === 'air') return air(tempC, pressureBar);
+  if (group === 'air') return air(tempC, airBar + pressureBar);
   if (group === 'oil') {
     if (!oil) throw new FlowFigureError('Which oil it is, is not said.', 'Say its grade, or the two viscosities of its data sheet.');
     return oilAt(oil, tempC);
@@ -128,6 +155,14 @@ export function fluidProperties(fluid: FluidId, { tempC, oil, pressureBar = 0 }:
   const table = tables[fluid];
   if (!table) throw new FlowFigureError(`Of ${fluid} no figures are known.`, 'Say another fluid.');
   return fromTable(table, tempC);
+}
+
+/** Warm, °C: where engines run, and what the figures of coolers and filters are given for. Common practice. */
+export const WARM_C = 90;
+
+/** How many times as thick as warm an oil is at a temperature. */
+export function timesAsThick(oil: ReckonedOil, tempC: number): number {
+  return kinematicViscosity(oil, tempC) / kinematicViscosity(oil, WARM_C);
 }
 
 /** Oil by ASTM D341; its heat rises from about 1.8 kJ/(kg·K) at 0 °C by 3.6 J a K: 1.9 to 2.3 where engines run. Common practice. */
@@ -146,9 +181,9 @@ function oilAt(oil: ReckonedOil, tempC: number): FluidProperties {
 }
 
 /** Air as an ideal gas, its viscosity after Sutherland. */
-function air(tempC: number, pressureBar: number): FluidProperties {
+function air(tempC: number, absoluteBar: number): FluidProperties {
   const kelvin = tempC + 273.15;
-  const densityKgM3 = ((AIR_BAR + pressureBar) * 1e5) / (287.05 * kelvin);
+  const densityKgM3 = (absoluteBar * 1e5) / (287.05 * kelvin);
   const dynamic = (1.458e-6 * kelvin ** 1.5) / (kelvin + 110.4);
   return {
     viscosityCst: (dynamic / densityKgM3) * 1e6,

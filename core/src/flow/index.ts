@@ -38,7 +38,7 @@ export {
   type Thermostat,
   type WarmUp,
 } from './cooler-circuit.js';
-export { bypassFilter, MOST_BYPASS_SHARE, type BypassFilter, type BypassFlow } from './bypass-filter.js';
+export { bypassFilter, BYPASS_SHARES, type BypassFilter, type BypassFlow } from './bypass-filter.js';
 export { oilVolume, type ComponentVolume, type LineVolume, type OilVolume } from './oil-volume.js';
 export { thermostatsOf, type ThermostatPlace } from './thermostats.js';
 export { clampFor, couplerHold, wormClamps, type ClampChoice, type CouplerJoint, type CouplerVerdict } from './clamped-hose.js';

@@ -48,10 +48,10 @@ export function throughHole(q: { boreMm: number; dropBar: number; oil: JobOil },
           formula: '√(2 · Δp / ρ)',
           result: `${quantity(n(Math.sqrt((2e5 * q.dropBar) / fluid.densityKgM3), 1), 'm/s')}`,
         },
-        { what: 'coefficient', formula: `0.7 · √Re / (√Re + 3.5), Re ${n(reynolds, 0)}`, result: n(c, 3) },
+        { what: 'coefficient', formula: `1/√(1/0.7² + (12π + 64 · depth/d)/Re), drilled 2 d deep, Re ${n(reynolds, 0)}`, result: n(c, 3) },
         { what: 'flow', formula: 'C · π/4 · d² · √(2 · Δp / ρ)', result: `${quantity(n(value, 3), 'L/min')}` },
       ],
-      sources: [...sources, 'Coefficient of a short drilled hole: common practice, after Merritt'],
+      sources: [...sources, 'Coefficient of a drilled hole: 0.7 by common practice; creeping flow by Sampson and Poiseuille'],
     },
   };
 }

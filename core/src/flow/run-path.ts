@@ -1,5 +1,5 @@
 import type { FlowRules } from '../job/index.js';
-import { absolute, type DutyState, type LineDuty } from './duty.js';
+import type { DutyState, LineDuty } from './duty.js';
 import { flowAtLoss } from './find-flow.js';
 import type { Passed } from './flow-path.js';
 import { frictionFactor } from './friction.js';
@@ -19,7 +19,7 @@ export interface RunOutcome {
   readonly endBar?: number;
   /** At the pump, bar absolute; nothing where more is asked for than the air can push. */
   readonly absBar?: number;
-  /** What it carries by its fall, filled as the shop reckons and running full, without froth, L/min. */
+  /** What it carries by its fall, filled as the shop reckons and running full, with its froth, L/min of oil. */
   readonly carries?: { readonly filled: number; readonly full: number };
   /** Until what enters an empty line comes out, s. */
   readonly fillsS?: number;
@@ -34,8 +34,8 @@ export function headBar(fallMm: number, densityKgM3: number): number {
 }
 
 /** At the pump behind a suction, bar absolute: no less than nothing, however much is asked for. */
-export function absBarAfter(lossBar: number, fallMm: number, densityKgM3: number): number {
-  return Math.max(0, absolute(headBar(fallMm, densityKgM3) - lossBar));
+export function absBarAfter(lossBar: number, fallMm: number, densityKgM3: number, airBar: number): number {
+  return Math.max(0, airBar + headBar(fallMm, densityKgM3) - lossBar);
 }
 
 /** What stands in a path, L. */
@@ -67,9 +67,9 @@ export function runPath(
     loss,
     hoseMs: Math.max(0, ...loss.elements.filter((e) => e.kind === 'hose').map((e) => e.velocityMs)),
     ...(state.sourceBar === undefined ? {} : { endBar: state.sourceBar + head - loss.lossBar }),
-    ...(duty.figures.drive === 'suction' ? { absBar: absBarAfter(loss.lossBar, duty.said.fallMm ?? 0, state.fluid.densityKgM3) } : {}),
+    ...(duty.figures.drive === 'suction' ? { absBar: absBarAfter(loss.lossBar, duty.said.fallMm ?? 0, state.fluid.densityKgM3, duty.airBar) } : {}),
     ...(duty.figures.drive === 'fall' && (duty.said.fallMm ?? 0) > 0
-      ? { carries: carriedBy(passed, duty.said.fallMm!, state, rules) }
+      ? { carries: carriedBy(passed, duty, state, rules) }
       : {}),
     ...(fills > 0 ? { fillsS: (litresIn(passed) / fills) * 60 } : {}),
   };
@@ -104,11 +104,17 @@ export function frothAt(froth: number, tempC: number): number {
   return 1 + (froth - 1) * Math.min(1, Math.max(0, tempC / FROTHS_FROM_C));
 }
 
-/** What a drain carries: its whole fall against friction and bends, each part in its own bore, filled to a share of its height. */
-export function carriedBy(passed: readonly Passed[], fallMm: number, { fluid, tempC }: DutyState, { drainFillPercent, froth }: FlowRules) {
-  const head = headBar(fallMm, fluid.densityKgM3);
-  const oilLpm = (filling: number): number =>
-    flowAtLoss((q) => openLossBar(passed, { ...fluid, flowLpm: q }, filling), head) / frothAt(froth, tempC);
+/** What a drain carries: its whole fall, less what stands in the crankcase, against friction and bends, each part in its own bore, filled to a share of its height. */
+export function carriedBy(
+  passed: readonly Passed[],
+  { figures, said, againstBar }: Pick<LineDuty, 'figures' | 'said' | 'againstBar'>,
+  { fluid, tempC }: DutyState,
+  { drainFillPercent, froth }: FlowRules,
+): { readonly filled: number; readonly full: number } {
+  const head = headBar(said.fallMm ?? 0, fluid.densityKgM3) - againstBar;
+  // only a shaft whips its oil up
+  const times = figures.service === 'turbo-drain' ? frothAt(froth, tempC) : 1;
+  const oilLpm = (filling: number): number => flowAtLoss((q) => openLossBar(passed, { ...fluid, flowLpm: q }, filling), head) / times;
   return { filled: oilLpm(drainFillPercent / 100), full: oilLpm(1) };
 }
 

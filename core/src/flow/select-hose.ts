@@ -1,5 +1,5 @@
 import type { FluidId } from '../fluids/index.js';
-import { constructionById, type Hose } from '../hose/index.js';
+import { fluidProblem, type Hose } from '../hose/index.js';
 import { quantity, roundedDown, roundedUp } from '../units/index.js';
 
 /** What a hose must bear at its place. */
@@ -80,10 +80,10 @@ function refusalsOf(
   bearsBar: number,
   { fluid, pressureBar, hottestC, coldestC, suckedBar, bendMm, leastBoreMm }: HoseDuty,
 ): string[] {
-  const { name, fluids } = constructionById(hose.construction);
+  const unfit = fluidProblem(hose, fluid);
   const round = (bar: number): number => Math.floor(bar * 10) / 10;
   return [
-    ...(fluids.includes(fluid) ? [] : [`${name} is not made for ${fluid}`]),
+    ...(unfit ? [unfit] : []),
     ...(hottestC <= hose.maxTempC ? [] : [`it bears ${roundedDown(hose.maxTempC, '°C')}, and it gets to ${roundedUp(hottestC, '°C')}`]),
     ...(coldestC === undefined || coldestC >= hose.minTempC
       ? []

@@ -14,7 +14,7 @@ export interface ServiceFigures {
   /** Usual flow when warm, L/min; absent where nothing runs, or nobody can say without the car. */
   readonly flowLpm?: number;
   /** Where the flow follows from the engine: its oil pump, its power. */
-  readonly flowFrom?: 'oil pump' | 'power, fuel' | 'power, air' | 'power, blow-by';
+  readonly flowFrom?: 'oil pump' | 'power, fuel' | 'power, air' | 'power, blow-by' | 'port';
   /** Highest pressure in it, bar above the air around. */
   readonly pressureBar: number;
   /** How far below the air around it may be sucked, bar. */
@@ -23,6 +23,8 @@ export interface ServiceFigures {
   readonly minAbsBar?: readonly [warm: number, cold: number];
   /** The hottest that runs in it, °C. */
   readonly hottestC: number;
+  /** How many times the volume of its oil runs in it: the rest is air. */
+  readonly airTimes?: number;
   /** Fastest that it should run, m/s. */
   readonly maxMs?: number;
   /** Most that the line should take, warm, bar; and at a cold start. */
@@ -38,8 +40,8 @@ export interface ServiceFigures {
 const OIL = ['ptfe', 'rubber', 'crimped-ptfe', 'crimped'];
 const WIDE = ['rubber', 'ptfe', 'pushon', 'oil'];
 const PUMP = `common practice: pressure lines ${quantity(3, 'm/s', 6)}; cold, ${quantity(3, 'bar')} leave the relief valve its half`;
-const WATER = `common practice: ${quantity(1, 'm/s', 3)}; the pressure is that of the cap and the pump`;
-const SUCKED = `common practice: under ${quantity('1.2', 'm/s')}; ${quantity('0.8', 'bar')} absolute at the pump when warm, ${quantity('0.6', 'bar')} for a short while when cold`;
+const WATER = `common practice: ${quantity(1, 'm/s', 3)}; the pressure is that of the cap, ${quantity('1.1', 'bar', '1.4')}`;
+const SUCKED = `common practice: ${quantity('1.2', 'm/s')} where it lifts or is long, ${quantity(2, 'm/s')} close to its tank; ${quantity('0.8', 'bar')} absolute at the pump when warm, ${quantity('0.6', 'bar')} for a short while when cold`;
 const AIR = 'common practice';
 
 /** Figures by service. Common practice unless a row says otherwise: the maker's figures of engine, turbo and pump go first. */
@@ -75,10 +77,11 @@ export const serviceFigures: readonly ServiceFigures[] = [
     suckedBar: 0.4,
     minAbsBar: [0.6, 0.5],
     hottestC: 130,
-    maxMs: 3,
+    airTimes: 1.6,
+    maxMs: 8,
     usual: WIDE,
     dashes: [10, 16],
-    source: `common practice: oil and air together, a stage sucks more than the pressure pump gives; ${quantity('0.6', 'bar')} absolute`,
+    source: `common practice: oil and air together, 1.2 to 2 × what the pressure pump gives, reckoned with 1.6; ${quantity('0.6', 'bar')} absolute`,
   },
   {
     service: 'suction',
@@ -89,8 +92,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     suckedBar: 0.4,
     minAbsBar: [0.8, 0.6],
     hottestC: 130,
-    maxMs: 1.2,
-    maxLossBar: 0.15,
+    maxMs: 2,
     usual: ['rubber', 'ptfe', 'oil'],
     dashes: [12, 20],
     source: SUCKED,
@@ -113,13 +115,16 @@ export const serviceFigures: readonly ServiceFigures[] = [
   },
   {
     service: 'bypass-return',
-    drive: 'fall',
-    flowLpm: 2,
-    pressureBar: 0.5,
+    drive: 'flow',
+    flowLpm: 1.5,
+    pressureBar: 1,
     hottestC: 130,
-    usual: ['oil', 'pushon', 'rubber', 'ptfe'],
-    dashes: [6, 12],
-    source: 'common practice: what the orifice lets through runs away by its fall',
+    maxMs: 3,
+    maxLossBar: 0.5,
+    maxColdBar: 2,
+    usual: ['rubber', 'pushon', 'ptfe', 'oil'],
+    dashes: [4, 8],
+    source: 'common practice: a sealed canister is pushed empty through its orifice, uphill as well',
   },
   {
     service: 'return',
@@ -180,13 +185,12 @@ export const serviceFigures: readonly ServiceFigures[] = [
     dashes: [3, 4],
     source: 'common practice: opened for a cup at a time',
   },
-  water('coolant', 8, [6, 20]),
-  water('coolant-return', 8, [6, 20]),
-  water('heater', 12, [8, 12]),
+  water('coolant', [4, 24]),
+  water('coolant-return', [4, 24]),
+  water('heater', [8, 12]),
   {
     service: 'fuel',
     drive: 'flow',
-    flowLpm: 4,
     flowFrom: 'power, fuel',
     pressureBar: 6,
     hottestC: 80,
@@ -200,13 +204,12 @@ export const serviceFigures: readonly ServiceFigures[] = [
   {
     service: 'fuel-return',
     drive: 'flow',
-    flowLpm: 4,
     flowFrom: 'power, fuel',
     pressureBar: 1,
     hottestC: 90,
-    maxMs: 2,
-    maxLossBar: 0.1,
-    maxColdBar: 0.15,
+    maxMs: 3,
+    maxLossBar: 0.3,
+    maxColdBar: 0.4,
     usual: ['ptfe', 'fuel', 'steel-tube'],
     dashes: [5, 8],
     source: 'common practice: at idle nearly all comes back, and lifts the pressure of the rail by what the line takes',
@@ -227,7 +230,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     pressureBar: 1.5,
     suckedBar: 0.8,
     hottestC: 110,
-    usual: ['vacuum', 'fuel'],
+    usual: ['vacuum'],
     dashes: [2, 6],
     source: AIR,
   },
@@ -237,7 +240,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     pressureBar: 2.5,
     suckedBar: 0.8,
     hottestC: 120,
-    usual: ['vacuum', 'fuel'],
+    usual: ['vacuum'],
     dashes: [2, 4],
     source: AIR,
   },
@@ -247,9 +250,9 @@ export const serviceFigures: readonly ServiceFigures[] = [
     pressureBar: 0.5,
     suckedBar: 0.95,
     hottestC: 110,
-    usual: ['fuel', 'oil', 'vacuum'],
+    usual: ['booster'],
     dashes: [6, 8],
-    source: 'common practice: 3/8 to 1/2 in, stiff; SAE J1403 says what such a hose bears',
+    source: 'common practice: reinforced hose by SAE J1403, 3/8 to 1/2 in, never narrower than booster and valve',
   },
   {
     service: 'charge-air',
@@ -291,12 +294,12 @@ function oilByPump(service: ServiceId, maxLossBar: number, dashes: readonly [num
   };
 }
 
-function water(service: ServiceId, flowLpm: number, dashes: readonly [number, number]): ServiceFigures {
+function water(service: ServiceId, dashes: readonly [number, number]): ServiceFigures {
   return {
     service,
     drive: 'flow',
-    flowLpm,
-    pressureBar: 1.8,
+    flowFrom: 'port',
+    pressureBar: 1.5,
     hottestC: 115,
     maxMs: 3,
     maxLossBar: 0.2,

@@ -59,7 +59,7 @@ export function sizeCurves(sizing: LineSizing, question: FlowQuestion, steps = 1
     path.passed.length === 0
       ? []
       : states.map((state, i): CurvePoint => {
-          const own = drained && state.flowLpm !== undefined ? { ...state, flowLpm: brought[i]! } : state;
+          const own = drained && state.flowLpm !== undefined ? { ...state, flowLpm: brought[i]! * (duty.figures.airTimes ?? 1) } : state;
           const flowLpm = flowIn(path.passed, duty, own, consumer, brought[i] ?? 0);
           const lossBar = lossBarAlong(path.passed, { ...own.fluid, flowLpm });
           const { drive } = duty.figures;
@@ -69,8 +69,8 @@ export function sizeCurves(sizing: LineSizing, question: FlowQuestion, steps = 1
             flowLpm,
             lossBar,
             speedMs: velocity(flowLpm, hose.boreMm),
-            ...(drive === 'suction' ? { absBar: absBarAfter(lossBar, fall, own.fluid.densityKgM3) } : {}),
-            ...(drive === 'fall' && fall > 0 ? { carriesLpm: carriedBy(path.passed, fall, own, question.rules).filled } : {}),
+            ...(drive === 'suction' ? { absBar: absBarAfter(lossBar, fall, own.fluid.densityKgM3, duty.airBar) } : {}),
+            ...(drive === 'fall' && fall > 0 ? { carriesLpm: carriedBy(path.passed, duty, own, question.rules).full } : {}),
           };
         }),
   );

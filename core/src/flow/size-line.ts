@@ -1,4 +1,7 @@
-import { hoseSize, type Hose } from '../hose/index.js';
+import { connectorName, type Connector } from '../connectors/index.js';
+import { constructionById, hoseSize, type Hose } from '../hose/index.js';
+import { mate } from '../seals/index.js';
+import { dashToFraction } from '../units/index.js';
 import { endOfAngle, type Catalogue, type FlowRules } from '../job/index.js';
 import type { AssembledLine, AssembledPiece } from '../lines/index.js';
 import { dutyOf, type DutyState, type FlowQuestion, type LineDuty, type Missing } from './duty.js';
@@ -6,7 +9,7 @@ import { pathOf, pathWith, type FlowPath, type Instead } from './flow-path.js';
 import { judgeSizes, type SizeColumn } from './judge-sizes.js';
 import { runPath, type RunOutcome } from './run-path.js';
 import { deratedBar, selectHose, type HoseDuty, type HoseVerdict } from './select-hose.js';
-import { broughtTo, consumerOf, withSaidRestrictor } from './what-feeds.js';
+import { broughtTo, consumerOf, isBrought, withSaidRestrictor } from './what-feeds.js';
 
 /** One size, reckoned. */
 export interface SizeRun {
@@ -59,10 +62,10 @@ export function sizeLine(line: AssembledLine, question: FlowQuestion, constructi
   const noLength = lengths.some((mm) => mm === undefined);
   if (line.pieces.length === 0) missing.push({ of: 'line', field: 'hose', words: 'There is no hose in this line: nothing to size' });
   else if (noLength) missing.push({ of: 'line', field: 'reckonMm', words: 'The length: tape it, or say one to reckon with' });
-  // a drain carries what its feed brings, whether it falls or is pumped
-  const drained = duty.figures.drive === 'fall' || line.line.service === 'turbo-drain';
+  const drained = isBrought(line, duty, job);
+  const times = duty.figures.airTimes ?? 1;
   const brought = drained ? duty.states.map((state) => ({ state, ...broughtTo(line, question, state) })) : [];
-  const states = duty.states.map((state, i) => (drained && state.flowLpm !== undefined ? { ...state, flowLpm: brought[i]!.lpm } : state));
+  const states = duty.states.map((state, i) => (drained && state.flowLpm !== undefined ? { ...state, flowLpm: brought[i]!.lpm * times } : state));
   if (line.pieces.length === 0) return { line, duty, columns: [], reason: '', missing, hoses: [], refusals: [], brought };
   const built = construction ?? line.pieces[0]!.hose?.construction ?? schoolOrder(duty, rules)[0]!;
   const hoses = hosesToLookAt(line, duty, built, job.catalogue);
@@ -73,6 +76,7 @@ export function sizeLine(line: AssembledLine, question: FlowQuestion, constructi
     const taken = line.pieces[0]!.hose?.id === hose.id;
     const path = noLength ? { passed: [], unknown: [] } : pathFor(line, instead, lengths as number[], taken);
     const [verdict] = selectHose(hoseDuty, [hose]);
+    const off = offPorts(line, hose);
     return {
       hose,
       size: hoseSize(hose),
@@ -82,14 +86,31 @@ export function sizeLine(line: AssembledLine, question: FlowQuestion, constructi
       path,
       outcomes:
         path.passed.length === 0 ? [] : states.map((state, i) => runPath(path.passed, duty, state, rules, consumer, brought[i]?.lpm)),
-      refusals: verdict?.refusals ?? [],
+      refusals: [...off, ...(verdict?.refusals ?? [])],
       bearsBar: deratedBar(hose, duty.hottest.value),
     };
   });
-  const judged = judgeSizes(runs, duty, rules, line);
+  const judged = judgeSizes(runs, duty, running, line);
   const at = judged.recommended ?? judged.taken;
   const dash = at === undefined ? line.pieces[0]!.hose?.dash : runs[at]!.hose.dash;
   return { line, duty, ...judged, missing, hoses: hosesOfDash(hoseDuty, dash, job.catalogue), brought };
+}
+
+/** A hose that is clamped goes on the barbs and beads of its own bore, and on no other. */
+function offPorts({ portA, portB, ways }: AssembledLine, hose: Hose): string[] {
+  if (constructionById(hose.construction).endStyle !== 'clamp') return [];
+  const cut = cutEndOf(hose);
+  return [portA, portB].flatMap(({ port, side }) => {
+    const { connector } = port;
+    const way = ways[side === 'A' ? 0 : ways.length - 1]!;
+    // an adapter between them may step
+    if ((way.fittings?.length ?? 0) > 0 || !connector || connector.gender !== 'male' || !['barb', 'bead'].includes(connector.family)) return [];
+    return mate(connector, cut).outcome === 'seals' ? [] : [`it does not go on ${connectorName(connector)}`];
+  });
+}
+
+function cutEndOf({ dash, metricMm }: Hose): Connector {
+  return { family: 'barb', size: metricMm === undefined ? dashToFraction(dash) : `${metricMm}mm`, gender: 'female' };
 }
 
 function pathFor(line: AssembledLine, instead: Instead, lengths: readonly number[], taken: boolean): FlowPath {

@@ -84,7 +84,7 @@ function headOf(id: SizingRowId): Pick<SizingRow, 'label' | 'unit' | 'decimals'>
     case 'abs':
       return { label: `at pump, ${of}`, unit: 'bar abs', decimals: 2 };
     case 'carries':
-      return { label: `carries, ${of}`, unit: 'L/min', decimals: 1 };
+      return { label: `carries, full, ${of}`, unit: 'L/min', decimals: 1 };
     case 'comes':
       return { label: `comes, ${of}`, unit: 'L/min', decimals: 1 };
     case 'fills':
@@ -119,7 +119,7 @@ function valueOf(id: SizingRowId, column: SizeColumn, brought: LineSizing['broug
     case 'abs':
       return outcome?.absBar;
     case 'carries':
-      return outcome?.carries?.filled;
+      return outcome?.carries?.full;
     case 'comes':
       return brought.find((b) => b.state.id === state)?.lpm;
     case 'fills':

@@ -5,10 +5,11 @@ import type { AssembledLine, GraphNode } from '../lines/index.js';
 import { takenBarAt } from './cooler-circuit.js';
 import { dutyOf, type DutyState, type FlowQuestion, type LineDuty, type StateId } from './duty.js';
 import { pathOf, type Passed } from './flow-path.js';
+import { oilOf, timesAsThick, WARM_C } from './fluid-properties.js';
 import { lossBarAlong } from './line-loss.js';
 import type { FlowEdge, FlowNode } from './network.js';
 import { headBar } from './run-path.js';
-import { broughtTo, consumerOf, withSaidRestrictor } from './what-feeds.js';
+import { broughtTo, consumerOf, isBrought, withSaidRestrictor } from './what-feeds.js';
 
 /** Kinds of component that flow passes through; at all others it begins or ends. */
 const PASSING: readonly ComponentKind[] = ['cooler', 'filter head', 'filter', 'plate', 'thermostat', 'valve'];
@@ -70,7 +71,8 @@ export function networkOf(question: FlowQuestion, stateId: StateId, position: st
   const held = new Map<string, number>([[AIR, 0]]);
   const inside = new Map<string, Component>();
   const terminals = new Set<string>();
-  for (const node of job.graph.nodes.values()) insideOf(node, job.lines, position, merged, edges, inside);
+  const thicker = thickerIn(question, stateId);
+  for (const node of job.graph.nodes.values()) insideOf(node, job.lines, position, merged, edges, inside, thicker);
   const lines = job.lines.map((line): NetworkLine => {
     const duty = dutyOf(line, question.running);
     const state = duty.states.find((s) => s.id === stateId) ?? duty.states.find((s) => s.id === 'warm') ?? duty.states[0];
@@ -81,6 +83,9 @@ export function networkOf(question: FlowQuestion, stateId: StateId, position: st
     }
     if (!state || duty.figures.drive === 'still' || duty.figures.drive === 'fall') return { line, duty, state, edges: [], unknown: false };
     const path = pathOf(line);
+    // between two pressures that are held, a line of which nothing is known would let everything through
+    if (!path && duty.figures.drive === 'pressure' && consumerOf(line).length === 0)
+      return { line, duty, state, edges: [], unknown: true };
     const passed = path ? withSaidRestrictor(path, line).passed : undefined;
     const places = placesAlong(line, passed);
     const made = places.slice(1).map((to, i): FlowEdge => {
@@ -120,6 +125,12 @@ export function networkOf(question: FlowQuestion, stateId: StateId, position: st
   return { nodes, edges: running, lines, nodeOf: (portId) => merged.find(portId), terminals, inside };
 }
 
+/** How many times as thick as warm the oil is in a state: what coolers, filters and elements take scales with it. */
+function thickerIn({ running }: FlowQuestion, stateId: StateId): number {
+  const tempC = stateId === 'cold' ? running.coldC : stateId === 'warm' ? WARM_C : running.hottestC;
+  return running.oil && tempC !== undefined ? timesAsThick(oilOf(running.oil), tempC) : 1;
+}
+
 interface Driven {
   readonly fed: Map<string, number>;
   readonly held: Map<string, number>;
@@ -140,7 +151,7 @@ function drive(
   const ends = isTerminal(question, line.portB.component, line.portB.port, line);
   if (begins) terminals.add(merged.find(a));
   if (ends) terminals.add(merged.find(b));
-  const drained = line.line.service === 'turbo-drain' ? broughtTo(line, question, state).lpm : undefined;
+  const drained = isBrought(line, duty, question.job) ? broughtTo(line, question, state).lpm * (duty.figures.airTimes ?? 1) : undefined;
   switch (duty.figures.drive) {
     case 'pressure': {
       if (begins && state.sourceBar !== undefined) held.set(a, state.sourceBar);
@@ -158,7 +169,7 @@ function drive(
     case 'flow':
     case 'fall':
     case 'still':
-      if (begins) fed.set(a, state.flowLpm ?? 0);
+      if (begins) fed.set(a, drained ?? state.flowLpm ?? 0);
       if (ends) held.set(b, 0);
   }
 }
@@ -197,6 +208,7 @@ function insideOf(
   merged: Merged,
   edges: FlowEdge[],
   inside: Map<string, Component>,
+  thicker: number,
 ): void {
   const { component, part, ports } = node;
   const { takesBar, atLpm } = component.flow ?? {};
@@ -209,7 +221,7 @@ function insideOf(
       id,
       from,
       to,
-      loss: takes ? (flowLpm) => takenBarAt(takes, flowLpm) : (flowLpm) => NEXT_TO_NOTHING * flowLpm,
+      loss: takes ? (flowLpm) => takenBarAt(takes, flowLpm, thicker) : (flowLpm) => NEXT_TO_NOTHING * flowLpm,
       ...(oneWay ? { oneWay } : {}),
     });
   };

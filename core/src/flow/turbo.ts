@@ -25,15 +25,16 @@ export interface TurboNeed {
 const DESIGN = { bar: 3, viscosityCst: 10, densityKgM3: 800 };
 /** So wide that what runs through the clearances stays laminar. */
 const CREEP_MM = 8;
-const CLEARANCE_SHARE = 0.1;
+/** Share of the pressure that hot oil leaves in the clearances: most of it where a shaft floats on its film, less where balls carry it. Common practice. */
+const IN_CLEARANCES = { ball: 0.4, journal: 0.75 };
 
 /**
- * Bearings that pass a flow at 3 bar of hot oil: nine tenths of the pressure in the holes that feed them, a tenth in their clearances, where
- * the flow falls as the oil thickens. Common practice: it errs to more at a cold start, which the drain must carry.
+ * Bearings that pass a flow at 3 bar of hot oil, through the holes that feed them and through their clearances, where the flow falls as the oil
+ * thickens: cold, feed and drain thicken alike. Common practice.
  */
-function bearingsFor(name: string, flowLpm: number): Passed[] {
+function bearingsFor(name: string, flowLpm: number, share: number): Passed[] {
   const { bar, ...fluid } = DESIGN;
-  const inClearances = bar * CLEARANCE_SHARE;
+  const inClearances = bar * share;
   const holeMm = restrictorFor(flowLpm, { ...fluid, dropBar: bar - inClearances });
   const barPerM = pressureLoss({ ...fluid, flowLpm, boreMm: CREEP_MM, lengthM: 1 }).lossBar;
   return [
@@ -46,14 +47,14 @@ export const turboNeeds: Readonly<Record<Bearing, TurboNeed>> = {
   ball: {
     name: 'ball bearings',
     lpm: [0.5, 1],
-    bearings: bearingsFor('ball bearings', 1.3),
+    bearings: bearingsFor('ball bearings', 1.3, IN_CLEARANCES.ball),
     usualRestrictorMm: [0.9, 1],
     source: `common practice: ${quantity('0.5', 'L/min', 1)}, a restrictor of ${quantity('0.9', 'mm', '1.0')}; the turbo maker's figure goes first`,
   },
   journal: {
     name: 'journal bearings',
     lpm: [1.5, 4],
-    bearings: bearingsFor('journal bearings', 3),
+    bearings: bearingsFor('journal bearings', 2.5, IN_CLEARANCES.journal),
     source: `common practice: ${quantity('1.5', 'L/min', 4)}, no restrictor or ${quantity('1.5', 'mm', 2)}; the turbo maker's figure goes first`,
   },
 };

@@ -1,7 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { ConnectorSchema } from '../connectors/index.js';
 import { BuyingFields, PriceMinor } from '../fittings/index.js';
-import { type Frozen, letters, Words, WordsOrNone } from '../schema/index.js';
+import { type Frozen, letters, OneOf, Words, WordsOrNone } from '../schema/index.js';
 
 const Id = Type.String({ minLength: 1, maxLength: letters.partId });
 const Name = Words(letters.partName);
@@ -20,6 +20,8 @@ export const HoseSchema = Type.Object(
     metricMm: MetricBore,
     boreMm: Millimetres,
     outsideMm: Millimetres,
+    /** Of a PTFE hose: whether its core carries off the charge that moving fuel builds up; plain where it is not said. */
+    core: Type.Optional(OneOf(['plain', 'conductive'])),
     /** Least bend radius to the centreline. */
     bendRadiusMm: Millimetres,
     workingBar: Type.Number({ minimum: 0, maximum: 2000 }),

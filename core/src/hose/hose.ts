@@ -1,4 +1,4 @@
-import type { FluidId } from '../fluids/index.js';
+import { fluidById, type FluidId } from '../fluids/index.js';
 import { formatDash, formatQuantity, quantity, type QuantityKind, type UnitSystem } from '../units/index.js';
 import type { Hose as HoseRow, HoseEnd as EndRow } from './hose-schema.js';
 
@@ -19,27 +19,36 @@ export interface Construction {
   readonly school: string;
 }
 
+const FUELS: readonly FluidId[] = ['petrol', 'petrol with alcohol', 'E85', 'ethanol', 'methanol', 'alcohol fuel', 'diesel'];
+
 export const constructions: readonly Construction[] = [
   {
     id: 'ptfe',
     name: 'PTFE core, steel braid',
     endStyle: 'olive',
-    fluids: ['engine oil', 'hot synthetic oil', 'petrol', 'petrol with alcohol', 'alcohol fuel', 'diesel', 'coolant', 'air', 'vacuum'],
-    school: 'Heat, long life and small outside; stiff, and a kink is for good; dearer ends.',
+    fluids: ['engine oil', 'hot synthetic oil', ...FUELS, 'coolant', 'air', 'vacuum'],
+    school: 'Heat, long life and small outside; stiff, and a kink is permanent; ends cost more. For fuel with a conductive core only.',
   },
   {
     id: 'rubber',
-    name: 'rubber core, steel braid',
+    name: 'AN rubber core, steel braid',
     endStyle: 'cutter',
     fluids: ['engine oil', 'coolant', 'air'],
-    school: 'Easy making and it forgives; thicker, ages, less heat, sweats fuel vapour. In small sizes it bends no tighter than PTFE.',
+    school: `Easy making, it forgives and bends tighter than PTFE; thicker, ages, sweats fuel vapour. Oil to about ${quantity(150, '°C')}: the maker's print goes first.`,
+  },
+  {
+    id: 'truck',
+    name: 'truck rubber, wire braid, textile cover',
+    endStyle: 'cutter',
+    fluids: ['engine oil', 'diesel', 'coolant', 'air'],
+    school: `SAE J517 100R5: much pressure and small bores, and no more than ${quantity(100, '°C')}. Its own ends: those for AN hose do not go on.`,
   },
   {
     id: 'pushon',
     name: 'push-on rubber',
     endStyle: 'push-on',
     fluids: ['engine oil', 'coolant', 'air'],
-    school: 'Quick and light for returns and breathers; no clamp, low pressure only.',
+    school: `Quick and light for drains, returns and breathers; no clamp, low pressure only. For hot oil to ${quantity(150, '°C')}, the plain class 100R6 to ${quantity(100, '°C')}: read the print.`,
   },
   {
     id: 'coolant',
@@ -73,15 +82,22 @@ export const constructions: readonly Construction[] = [
     id: 'fuel',
     name: 'fuel rubber',
     endStyle: 'clamp',
-    fluids: ['petrol', 'petrol with alcohol', 'diesel', 'engine oil', 'air', 'vacuum'],
+    fluids: ['petrol', 'petrol with alcohol', 'E85', 'diesel', 'engine oil', 'air'],
     school: `SAE J30 R9: ${quantity('6.9', 'bar')} (${quantity('3.4', 'bar')} from -8 up) and ${quantity(150, '°C')}. The carburettor class R7, ${quantity('3.4', 'bar')} and ${quantity(125, '°C')}, is another hose: read the print on it.`,
+  },
+  {
+    id: 'booster',
+    name: 'brake booster rubber, reinforced',
+    endStyle: 'clamp',
+    fluids: ['air', 'vacuum'],
+    school: 'SAE J1403: stiff enough for a whole vacuum, and it bears the fuel vapour of a manifold. Never under the size of the booster and its valve.',
   },
   {
     id: 'vacuum',
     name: 'vacuum silicone',
     endStyle: 'clamp',
     fluids: ['air', 'vacuum'],
-    school: 'Air and vacuum only; oil and fuel soften it.',
+    school: 'Boost reference and vacuum signals; oil and fuel soften it, and no brake booster hangs on it.',
   },
   {
     id: 'crimped',
@@ -94,7 +110,7 @@ export const constructions: readonly Construction[] = [
     id: 'crimped-ptfe',
     name: 'PTFE core, steel braid, crimped ends',
     endStyle: 'crimp',
-    fluids: ['engine oil', 'hot synthetic oil', 'petrol', 'petrol with alcohol', 'alcohol fuel', 'diesel', 'coolant', 'air', 'vacuum'],
+    fluids: ['engine oil', 'hot synthetic oil', ...FUELS, 'coolant', 'air', 'vacuum'],
     school: 'As PTFE with reusable ends, lighter and smaller; the supplier needs length and clocking before he presses.',
   },
   {
@@ -119,6 +135,18 @@ export const constructions: readonly Construction[] = [
     school: 'Hard line: bends by hand and does not rust; softer than steel, and heavier.',
   },
 ];
+
+/**
+ * Why a hose will not do for what runs in it; undefined where it will. Fuel that runs charges a plain PTFE core until it pinholes and burns:
+ * SAE J517 100R14 type B has one that carries the charge off.
+ */
+export function fluidProblem({ construction, core }: Pick<HoseRow, 'construction' | 'core'>, fluid: FluidId): string | undefined {
+  const { name, fluids } = constructionById(construction);
+  if (!fluids.includes(fluid)) return `${name} is not made for ${fluid}`;
+  if (construction.endsWith('ptfe') && fluidById(fluid).group === 'fuel' && core !== 'conductive')
+    return 'its plain core is charged by fuel that runs, pinholes and burns: take one with a conductive core (100R14 type B)';
+  return undefined;
+}
 
 /** Its size as it is called: `-6`, or `16 mm` where it is made to a metric bore. */
 export function hoseSize({ dash, metricMm }: Pick<HoseRow, 'dash' | 'metricMm'>): string {

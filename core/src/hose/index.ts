@@ -1,6 +1,7 @@
 export {
   constructions,
   constructionById,
+  fluidProblem,
   hoseLimits,
   hoseSize,
   isCutEnd,

@@ -2,7 +2,7 @@ import { endForm, formatConnector, parseConnector, shapeOf, type Connector } fro
 import { series, type Series } from '../fittings/index.js';
 import { dashToFraction, dashToMm, formatDash } from '../units/index.js';
 import { formedEnds } from './formed-ends.js';
-import { constructionById, type Hose, type HoseEnd } from './hose.js';
+import { constructionById, sameSize, type Hose, type HoseEnd } from './hose.js';
 import { standardHoses } from './standard-hoses.js';
 
 /** Angles hose ends are made in, degrees. */
@@ -19,12 +19,13 @@ const STYLE_NAMES = { olive: 'Olive', cutter: 'Cutter', 'push-on': 'Push-on', cr
  * A = s + r·sin θ + t·cos θ, B = r·(1 − cos θ) + t·sin θ.
  */
 export function standardHoseEnds(): HoseEnd[] {
-  const hoses = standardHoses();
+  // one row of ends a construction and size, however many hoses of it there are
+  const hoses = standardHoses().filter((hose, i, all) => all.findIndex((h) => h.construction === hose.construction && sameSize(h, hose)) === i);
   const plain = hoses.flatMap((hose) => {
     const style = constructionById(hose.construction).endStyle;
     if (style === 'clamp') return [cutEnd(hose)];
     if (style === 'formed') return formedEnds(hose);
-    const angles = style === 'push-on' ? FEWER_ANGLES : hoseEndAngles;
+    const angles = style === 'push-on' || hose.construction === 'truck' ? FEWER_ANGLES : hoseEndAngles;
     const swivels = angles.map((angle) => swivelEnd(hose.construction, hose.dash, hose.outsideMm, angle));
     // a school clamps it over a barb as any other rubber hose
     return style === 'push-on' ? [...swivels, cutEnd(hose)] : swivels;
@@ -57,7 +58,7 @@ const FEWER_ANGLES: readonly number[] = [0, 45, 90];
 /** The same hose with an end that needs no adapter, and with a nut one size smaller or larger. */
 function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
   const { endStyle } = constructionById(construction);
-  if (endStyle === 'clamp' || endStyle === 'formed') return [];
+  if (endStyle === 'clamp' || endStyle === 'formed' || construction === 'truck') return [];
   const row = series['an swivel'];
   const at = row.findIndex((end) => end.dash === dash);
   const stepped = [row[at - 1], row[at + 1]].flatMap((end) => (end && at >= 0 ? [{ end, angles: hoseEndAngles }] : []));

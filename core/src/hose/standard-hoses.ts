@@ -7,6 +7,9 @@ type Row = readonly [dash: number, bore: number, outside: number, bend: number, 
 
 interface Table {
   readonly construction: string;
+  /** In the id, where it is not the only hose of its construction and sizes. */
+  readonly also?: string;
+  readonly core?: 'conductive';
   readonly name: string;
   readonly source: string;
   readonly temperature: readonly [number, number];
@@ -36,8 +39,42 @@ const tables: readonly Table[] = [
     ],
   },
   {
+    construction: 'ptfe',
+    also: 'fuel',
+    core: 'conductive',
+    name: 'PTFE hose for fuel, conductive core, steel braid',
+    source: 'SAE J517 100R14 type B, from memory',
+    temperature: [-54, 204],
+    rows: [
+      [3, 3.2, 6.4, 38, 103, 0.95, 75],
+      [4, 4.8, 8.1, 51, 103, 0.95, 100],
+      [5, 6.4, 9.7, 76, 103, 0.95, 125],
+      [6, 7.9, 11.3, 102, 103, 0.95, 160],
+      [8, 10.3, 13.9, 132, 69, 0.95, 225],
+      [10, 12.7, 16.6, 165, 55, 0.68, 285],
+      [12, 15.9, 20, 196, 55, 0.68, 350],
+      [16, 22.2, 26.9, 229, 55, 0.47, 490],
+      [20, 28.6, 34.3, 406, 41, 0.47, 720],
+    ],
+  },
+  {
     construction: 'rubber',
-    name: 'Rubber hose, steel braid',
+    name: 'AN rubber hose, steel braid',
+    source: 'common practice, from memory; the maker goes first',
+    temperature: [-40, 150],
+    rows: [
+      [4, 5.6, 11.9, 51, 70, 0.95, 190],
+      [6, 8.7, 14.2, 64, 70, 0.95, 230],
+      [8, 11.1, 16.8, 89, 60, 0.95, 310],
+      [10, 14.3, 20.3, 102, 50, 0.95, 400],
+      [12, 17.5, 24.1, 127, 45, 0.68, 510],
+      [16, 22.2, 29.7, 152, 35, 0.68, 680],
+      [20, 28.6, 36.8, 203, 35, 0.51, 900],
+    ],
+  },
+  {
+    construction: 'truck',
+    name: 'Truck hose 100R5, textile cover',
     source: 'SAE J517 100R5, from memory',
     temperature: [-40, 100],
     rows: [
@@ -53,7 +90,22 @@ const tables: readonly Table[] = [
   },
   {
     construction: 'pushon',
-    name: 'Push-on hose',
+    name: 'Push-on hose for hot oil',
+    source: 'SAE J517 100R6 dimensions, from memory; its heat by common practice: read the print on it',
+    temperature: [-40, 150],
+    rows: [
+      [4, 6.4, 12.7, 65, 20, 0.95, 130],
+      [6, 9.5, 15.9, 75, 20, 0.95, 165],
+      [8, 12.7, 19.8, 102, 17, 0.95, 240],
+      [10, 15.9, 23, 127, 17, 0.51, 290],
+      [12, 19, 26.6, 152, 14, 0.51, 380],
+      [16, 25.4, 34, 203, 10, 0.4, 540],
+    ],
+  },
+  {
+    construction: 'pushon',
+    also: 'r6',
+    name: 'Push-on hose 100R6',
     source: 'SAE J517 100R6, from memory',
     temperature: [-40, 100],
     rows: [
@@ -146,13 +198,23 @@ const tables: readonly Table[] = [
   {
     construction: 'vacuum',
     name: 'Vacuum hose',
-    source: 'common practice',
+    source: 'common practice: boost as well as vacuum; read the print on it',
     temperature: [-50, 180],
     rows: [
-      [3, 4.8, 9.5, 25, 1, 0.95, 60],
-      [4, 6.4, 11.5, 32, 1, 0.95, 80],
-      [5, 7.9, 13, 40, 1, 0.95, 95],
-      [6, 9.5, 15, 50, 1, 0.95, 120],
+      [3, 4.8, 9.5, 25, 4, 0.95, 60],
+      [4, 6.4, 11.5, 32, 4, 0.95, 80],
+      [5, 7.9, 13, 40, 3.5, 0.95, 95],
+      [6, 9.5, 15, 50, 3, 0.95, 120],
+    ],
+  },
+  {
+    construction: 'booster',
+    name: 'Brake booster hose',
+    source: 'SAE J1403, from memory',
+    temperature: [-40, 135],
+    rows: [
+      [6, 9.5, 18, 90, 2, 0.97, 260],
+      [8, 12.7, 22, 120, 2, 0.97, 350],
     ],
   },
   {
@@ -185,6 +247,23 @@ const tables: readonly Table[] = [
       [16, 22.2, 26.9, 229, 55, 0.47, 490],
     ],
   },
+  {
+    construction: 'crimped-ptfe',
+    also: 'fuel',
+    core: 'conductive',
+    name: 'PTFE hose for fuel, conductive core, for crimped ends',
+    source: 'SAE J517 100R14 type B, from memory',
+    temperature: [-54, 204],
+    rows: [
+      [3, 3.2, 6.4, 38, 103, 0.95, 75],
+      [4, 4.8, 8.1, 51, 103, 0.95, 100],
+      [6, 7.9, 11.3, 102, 103, 0.95, 160],
+      [8, 10.3, 13.9, 132, 69, 0.95, 225],
+      [10, 12.7, 16.6, 165, 55, 0.68, 285],
+      [12, 15.9, 20, 196, 55, 0.68, 350],
+      [16, 22.2, 26.9, 229, 55, 0.47, 490],
+    ],
+  },
 ];
 
 /** The hoses of the standard constructions, those of metric bores and the tubes of hard lines; without prices. */
@@ -195,12 +274,13 @@ export function standardHoses(): Hose[] {
 function inchHoses(): Hose[] {
   return tables.flatMap((table) =>
     table.rows.map(([dash, boreMm, outsideMm, bendRadiusMm, workingBar, vacuumBar, massGPerM]) => ({
-      id: `hose-${table.construction}-${dash}`,
+      id: `hose-${table.construction}-${table.also ? `${table.also}-` : ''}${dash}`,
       name: `${table.name}, ${formatDash(dash)}`,
       construction: table.construction,
       dash,
       boreMm,
       outsideMm,
+      ...(table.core ? { core: table.core } : {}),
       bendRadiusMm,
       workingBar,
       burstBar: workingBar * 4,

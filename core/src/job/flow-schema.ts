@@ -45,6 +45,12 @@ export const RunningSchema = Type.Object(
     canL: Type.Optional(Litres),
     /** The air that meets the cooler, °C. */
     airC: Type.Optional(Celsius),
+    /** Where it is driven, above the sea, m: the air pushes less into a pump there. */
+    altitudeM: Type.Optional(Type.Number({ minimum: -500, maximum: 6000 })),
+    /** In the charge pipes at most, bar above the air around. */
+    boostBar: Type.Optional(Type.Number({ minimum: 0, maximum: 10 })),
+    /** In the crankcase at most revs, mbar above the air around: it stands against every drain. */
+    crankcaseMbar: Type.Optional(Type.Number({ minimum: -500, maximum: 1000 })),
   },
   { ...strict, title: 'Running' },
 );
@@ -117,9 +123,11 @@ export type FlowRules = Frozen<Static<typeof FlowRulesSchema>>;
 
 /** Common practice, each on the safe side of the schools. */
 export const usualFlowRules: FlowRules = {
-  heatToOilPercent: 8,
+  // the middle of road engines is about 8; boosted, with piston jets or on a track it is 10 to 15 and more: the cooler errs to too large
+  heatToOilPercent: 12,
   drainFillPercent: 50,
-  froth: 2,
+  // at its full bore: half full and twice the volume would count the air twice, and refuse what everybody runs
+  froth: 1.5,
   hoseSchool: 'ptfe',
   sleeveK: 100,
   thermostat: 'thermostat',

@@ -1,5 +1,6 @@
 import { connectorName } from '../connectors/index.js';
 import type { Catalogue, JobDocument, Line } from '../job/index.js';
+import { fittingFluidProblem } from '../fittings/index.js';
 import { fluidById } from '../fluids/index.js';
 import { fluidOf } from '../job/index.js';
 import { pieceParts, withCut } from './assemble-piece.js';
@@ -43,8 +44,8 @@ export function assembleFrom(line: Line, around: Lookups): AssembledLine {
   const joints = numberJoints(ways, bare, new Set(line.made ?? []));
   findings.push(...joints.flatMap((joint) => leakOf(line, joint)));
   const pieces = bare.map((piece, i) => withCut(line, piece, [ways[i]!, ways[i + 1]!], findings));
-  findings.push(...turningFindings(line, pieces, joints), ...drainFindings(line, ways, pieces));
-  findings.push(...beforeStart(line, joints, ways));
+  findings.push(...turningFindings(line, pieces, joints), ...drainFindings(line, ports, ways, pieces));
+  findings.push(...beforeStart(line, joints, ways), ...fittingFluids(line, ways));
   const bores = boresOf(ways, pieces);
   const whole = {
     line,
@@ -60,6 +61,17 @@ export function assembleFrom(line: Line, around: Lookups): AssembledLine {
   if (changed.length > 0)
     findings.push(finding('changed-since-checked', { lineId: line.id }, `Changed since it was checked: ${changed.join(', ')}.`));
   return { ...whole, findings, digest, state: stateOf(line, findings, changed) };
+}
+
+/** Parts that do not bear what runs in the line. A service that may be anything has no fluid until the line says it. */
+function fittingFluids(line: Line, ways: readonly AssembledWay[]): Finding[] {
+  if (line.service === 'other' && line.fluid === undefined) return [];
+  return ways.flatMap(({ at, fittings = [] }) =>
+    fittings.flatMap(({ fitting }) => {
+      const problem = fittingFluidProblem(fitting, fluidOf(line));
+      return problem ? [finding('fitting-not-for-fluid', { lineId: line.id, way: at }, `${problem}.`)] : [];
+    }),
+  );
 }
 
 function portTerminal(line: Line, side: 'A' | 'B', around: Lookups): PortTerminal {

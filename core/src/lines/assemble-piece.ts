@@ -3,6 +3,7 @@ import {
   constructions,
   cutLength,
   CutLengthError,
+  fluidProblem,
   hoseEndProblem,
   joinsHose,
   type Hose,
@@ -122,7 +123,7 @@ const MOST_EXTRA = 0.06;
 /** What is bought made up or on the car already has the length it has. */
 function madeBefore(
   { source, hasMm }: Piece,
-  { assemblyMm }: CutArithmetic,
+  { assemblyMm, slackMm }: CutArithmetic,
   hose: Hose | undefined,
   say: Say,
 ): Pick<CutArithmetic, 'shortenMm'> {
@@ -133,10 +134,18 @@ function madeBefore(
     return {};
   }
   const over = Math.round((hasMm - assemblyMm) * 10) / 10;
-  if (over < 0)
+  // from the taped length on it goes on, and has less slack than the shop would give it
+  const tapedMm = assemblyMm - slackMm;
+  const slackLeft = Math.round((hasMm - tapedMm) * 10) / 10;
+  if (slackLeft <= -0.5)
     say(
       'made-hose-too-short',
-      `${what} is ${taped(Math.abs(over))} too short: ${taped(hasMm)} seat to seat, and ${taped(assemblyMm)} are needed.`,
+      `${what} is ${taped(-slackLeft)} too short: ${taped(hasMm)} seat to seat, and ${taped(Math.round(tapedMm * 10) / 10)} were taped.`,
+    );
+  else if (over < -0.5)
+    say(
+      'made-hose-little-slack',
+      `${what} has ${taped(Math.max(0, slackLeft))} of slack over what was taped; the shop would give it ${taped(Math.round(slackMm * 10) / 10)}.`,
     );
   // what is crimped cannot be opened again
   const final = source === 'bought' || (hose !== undefined && constructionById(hose.construction).endStyle === 'crimp');
@@ -182,10 +191,10 @@ const LEAST_VACUUM_BAR = 0.8;
 
 function checkFluid(line: Line, hose: Hose, say: Say): void {
   const fluid = fluidOf(line);
-  const { fluids, name } = constructionById(hose.construction);
   // a service that may be anything has no fluid until the line says it
   const known = line.service !== 'other' || line.fluid !== undefined;
-  if (known && !fluids.includes(fluid)) say('hose-not-for-fluid', `${capital(name)} is not made for ${fluid}.`);
+  const unfit = known ? fluidProblem(hose, fluid) : undefined;
+  if (unfit) say('hose-not-for-fluid', `${capital(unfit)}.`);
   else if (known && fluid === 'vacuum' && hose.vacuumBar !== undefined && hose.vacuumBar < LEAST_VACUUM_BAR)
     say(
       'hose-not-for-fluid',

@@ -68,6 +68,7 @@ const bears: { readonly [F in Field]: boolean } = {
   shelf: false,
   leadDays: false,
   retired: false,
+  core: true,
   massG: false,
   massGPerM: false,
   hexMm: false,

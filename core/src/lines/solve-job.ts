@@ -1,5 +1,5 @@
 import type { ChainWeights } from '../chains/index.js';
-import { findFitting, partsOfWay, type Catalogue, type KeptWay } from '../job/index.js';
+import { findFitting, fluidOf, partsOfWay, type Catalogue, type KeptWay, type Line } from '../job/index.js';
 import type { AssembledJob } from './assemble-job.js';
 import { terminalName, type AssembledLine, type AssembledWay, type HoseTerminal } from './assembled-line.js';
 import { chooseTogether, shortOf, takenWith } from './choose-together.js';
@@ -69,7 +69,7 @@ export function* solveJob(job: AssembledJob, query: JobQuery): Generator<SolvePr
     const place = placeOf(way);
     yield { done: i, of: open.length, words: `L${line.line.number} ${line.line.name}: ${place}` };
     const base = { lineId: line.line.id, lineNumber: line.line.number, at: way.at, place, same: false, ...(leaks ? { leaks } : {}) };
-    const answer = waysFor(way, catalogue, weights, boreLeads(line.line));
+    const answer = waysFor(way, catalogue, weights, line.line);
     const before = way.kept.chosen;
     if (typeof answer === 'string') found.push({ end: { ...base, why: answer }, ways: [], before });
     else found.push({ end: base, ways: answer, before });
@@ -128,7 +128,8 @@ function placeOf({ from, to }: AssembledWay): string {
 }
 
 /** The ways of the fewest joints; or in words why there is none. */
-function waysFor(way: AssembledWay, catalogue: Catalogue, weights: ChainWeights, bore: boolean): Way[] | string {
+function waysFor(way: AssembledWay, catalogue: Catalogue, weights: ChainWeights, line: Line): Way[] | string {
+  const bore = boreLeads(line);
   const gap = gapOf(way);
   if (!gap) {
     const doubt = [way.from, way.to].find((t) => t.kind === 'port' && !t.port.connector);
@@ -140,7 +141,7 @@ function waysFor(way: AssembledWay, catalogue: Catalogue, weights: ChainWeights,
   }
   const sensor = [gap.from, gap.to].some((side) => side.sensor && !side.sensor.movedTo);
   const wishes = { ...way.kept.wishes, ...(sensor ? { keepSensor: true } : {}) };
-  const { ways: all, explanation, contradiction } = waysAcross(gap, catalogue, { limit: WAYS_WEIGHED, weights, wishes, boreLeads: bore });
+  const { ways: all, explanation, contradiction } = waysAcross(gap, catalogue, { limit: WAYS_WEIGHED, weights, wishes, boreLeads: bore, fluid: fluidOf(line) });
   // an end that is on its hose stays there, as long as there is a way to it; of a drain the list's first is taken
   const own = bore ? all.filter((w) => w.leastBoreMm === all[0]!.leastBoreMm) : all.filter((w) => w.otherEnd === undefined);
   const ways = own.length > 0 ? own : all;

@@ -14,7 +14,8 @@ import {
   type MissingLink,
   type TakeOff,
 } from '../chains/index.js';
-import { lengthBetween } from '../fittings/index.js';
+import { fittingsFor, lengthBetween } from '../fittings/index.js';
+import type { FluidId } from '../fluids/index.js';
 import type { HoseEnd } from '../hose/index.js';
 import { findFitting, findHoseEnd, partsOfWay, reversedWay, type Catalogue, type KeptWay, type Port, type Wishes } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
@@ -57,6 +58,8 @@ export interface WaysOptions {
   readonly bare?: boolean;
   /** Only the ways to the end that is on the hose. */
   readonly ownEnd?: boolean;
+  /** What runs in the line: parts that do not bear it are no way. */
+  readonly fluid?: FluidId;
   /** Of a drain by its fall: what is wide enough first, among ways of as many joints the wider, whatever it costs. */
   readonly boreLeads?: boolean;
 }
@@ -136,7 +139,7 @@ export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions 
   const query: ChainQuery = {
     from: near.connector,
     to: far.connector,
-    fittings: catalogue.fittings,
+    fittings: options.fluid ? fittingsFor(options.fluid, catalogue.fittings) : catalogue.fittings,
     limit,
     maxFittings: mostFittings ?? USUAL_MOST_FITTINGS,
     constraints,

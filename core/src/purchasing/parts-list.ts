@@ -1,4 +1,5 @@
 import { connectorName, sameConnector } from '../connectors/index.js';
+import { fluidById } from '../fluids/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import type { Fitting } from '../fittings/index.js';
 import {
@@ -7,6 +8,7 @@ import {
   fluidOf,
   soldByLength,
   type Catalogue,
+  type Job,
   type JobDocument,
   type Line,
   type PartEntry,
@@ -111,11 +113,12 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
       if (hose && cut)
         add({ group: 'hose', id: hose.id, name: hose.name, quantity: cut.cutMm, unit: 'mm', ...priced(hose.pricePerMetreMinor) });
     }
-    const use = sealUseOf(line);
+    const use = sealUseOf(line, document.job);
     for (const { seal } of matings)
       for (const c of seal?.consumables ?? []) {
         const sealant = c.item === 'thread sealant';
-        const { part, name } = specify(c, use, catalogue.supplies, shop.seals);
+        const { part, name, none } = specify(c, use, catalogue.supplies, shop.seals);
+        if (none) continue;
         const group = part ? supplyKind(part.kind).group : sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
         // a pack of sealant is shared by many joints: it is counted in joints, and has no price a joint unless the pack says how many
         const joints = part && sealant ? figureOf(part, 'joints') : undefined;
@@ -194,9 +197,13 @@ function priced(unitPriceMinor: number | undefined): { unitPriceMinor?: number }
   return unitPriceMinor === undefined ? {} : { unitPriceMinor };
 }
 
-/** What the seals of a line must bear. */
-export function sealUseOf(line: Line): SealUse {
-  return { fluid: fluidOf(line), place: placeOf(line.service) };
+/** What the seals of a line must bear; the cold start is the job's. */
+export function sealUseOf(line: Line, { running }: Pick<Job, 'running'> = {}): SealUse {
+  const fluid = fluidOf(line);
+  const { group, hotC } = fluidById(fluid);
+  const said = line.flow?.hottestC ?? (group === 'oil' ? running?.hottestC : undefined) ?? hotC;
+  const coldC = running?.coldC;
+  return { fluid, hotC: Math.max(hotC, said), place: placeOf(line.service), ...(coldC === undefined ? {} : { coldC }) };
 }
 
 function placeOf(service: ServiceId): SealantPlace {

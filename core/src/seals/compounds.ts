@@ -17,7 +17,10 @@ const suits = (
   oil: Suits,
   hotOil: Suits,
   petrol: Suits,
-  alcohol: Suits,
+  blend: Suits,
+  e85: Suits,
+  ethanol: Suits,
+  methanol: Suits,
   diesel: Suits,
   coolant: Suits,
   brake: Suits,
@@ -25,8 +28,11 @@ const suits = (
   'engine oil': oil,
   'hot synthetic oil': hotOil,
   petrol,
-  'petrol with alcohol': worse(petrol, alcohol),
-  'alcohol fuel': alcohol,
+  'petrol with alcohol': blend,
+  E85: e85,
+  ethanol,
+  methanol,
+  'alcohol fuel': worst(e85, ethanol, methanol),
   diesel,
   coolant,
   'brake fluid': brake,
@@ -34,10 +40,10 @@ const suits = (
   vacuum: 'good',
 });
 
-/** A blend is as hard on a rubber as the harder of its two. */
-function worse(a: Suits, b: Suits): Suits {
+/** What may be any of several is as hard on a rubber as the hardest of them. */
+function worst(...all: Suits[]): Suits {
   const order: readonly Suits[] = ['good', 'short', 'never'];
-  return order[Math.max(order.indexOf(a), order.indexOf(b))]!;
+  return order[Math.max(...all.map((one) => order.indexOf(one)))]!;
 }
 
 /**
@@ -50,7 +56,7 @@ export const compounds: readonly Compound[] = [
     name: 'nitrile (NBR)',
     minC: -30,
     maxC: 110,
-    fluids: suits('good', 'short', 'short', 'short', 'good', 'good', 'never'),
+    fluids: suits('good', 'short', 'short', 'short', 'short', 'short', 'short', 'good', 'good', 'never'),
     note: 'Hardens in hot synthetic oil. Single use.',
   },
   {
@@ -58,7 +64,7 @@ export const compounds: readonly Compound[] = [
     name: 'hydrogenated nitrile (HNBR)',
     minC: -30,
     maxC: 150,
-    fluids: suits('good', 'good', 'short', 'short', 'good', 'good', 'never'),
+    fluids: suits('good', 'good', 'short', 'short', 'short', 'short', 'short', 'good', 'good', 'never'),
     note: 'Between nitrile and FKM in heat and price.',
   },
   {
@@ -66,23 +72,23 @@ export const compounds: readonly Compound[] = [
     name: 'fluorocarbon (FKM)',
     minC: -20,
     maxC: 200,
-    fluids: suits('good', 'good', 'good', 'short', 'good', 'short', 'never'),
-    note: 'The ring for engine oil and heat. Stiff in deep cold.',
+    fluids: suits('good', 'good', 'good', 'good', 'good', 'good', 'never', 'good', 'short', 'never'),
+    note: 'The ring for engine oil, heat and pump fuel, E85 as well; methanol swells the common grades. Stiff in deep cold.',
   },
   {
     id: 'epdm',
     name: 'ethylene propylene (EPDM)',
     minC: -45,
     maxC: 140,
-    fluids: suits('never', 'never', 'never', 'good', 'never', 'good', 'good'),
-    note: 'Never with oil: it swells and comes apart.',
+    fluids: suits('never', 'never', 'never', 'never', 'never', 'good', 'good', 'never', 'good', 'good'),
+    note: 'Never with oil or anything that holds petrol, E85 as well: it swells and comes apart. For coolant and neat alcohol.',
   },
   {
     id: 'vmq',
     name: 'silicone (VMQ)',
     minC: -55,
     maxC: 200,
-    fluids: suits('short', 'never', 'never', 'short', 'short', 'good', 'never'),
+    fluids: suits('short', 'never', 'never', 'never', 'never', 'short', 'short', 'short', 'good', 'never'),
     note: 'For air and coolant; tears easily.',
   },
   {
@@ -90,14 +96,14 @@ export const compounds: readonly Compound[] = [
     name: 'fluorosilicone (FVMQ)',
     minC: -60,
     maxC: 175,
-    fluids: suits('good', 'good', 'good', 'short', 'good', 'short', 'never'),
+    fluids: suits('good', 'good', 'good', 'good', 'good', 'good', 'good', 'good', 'short', 'never'),
     note: 'For fuel in the cold; still seats only, soft.',
   },
 ];
 
-/** The compounds that bear a fluid at a temperature in °C, those with the most heat to spare first. */
-export function compoundsFor(fluid: FluidId, temperatureC: number): readonly Compound[] {
+/** The compounds that bear a fluid at a temperature in °C, and at a cold start, those with the most heat to spare first. */
+export function compoundsFor(fluid: FluidId, temperatureC: number, coldC = temperatureC): readonly Compound[] {
   return compounds
-    .filter((c) => c.fluids[fluid] === 'good' && temperatureC >= c.minC && temperatureC <= c.maxC)
+    .filter((c) => c.fluids[fluid] === 'good' && Math.min(coldC, temperatureC) >= c.minC && temperatureC <= c.maxC)
     .sort((a, b) => b.maxC - a.maxC);
 }

@@ -24,7 +24,7 @@ export function formatMakeUp(makeUp: MakeUp, system: UnitSystem = 'metric'): str
 export function torquesInWords(
   { torques = [] }: MakeUp,
   system: UnitSystem = 'metric',
-): { readonly metal: Metal; readonly figure: string; readonly words: string; readonly source: string }[] {
+): { readonly metal: Metal; readonly figure: string; readonly words: string; readonly source: string; readonly readings: string }[] {
   return torques.map((t) => ({
     metal: t.metal,
     figure: formatMakeUp({ kind: 'torque', low: t.low, high: t.high, unit: 'N·m' }, system),
@@ -35,6 +35,10 @@ export function torquesInWords(
           ? 'whatever the metals'
           : 'where either is aluminium or brass, or not said',
     source: t.source,
+    // which sheet a part follows is its maker's to say: both figures stand there
+    readings: (t.readings ?? [])
+      .map((r) => `${formatMakeUp({ kind: 'torque', low: r.low, high: r.high, unit: 'N·m' }, system)} by ${r.source}`)
+      .join('; '),
   }));
 }
 

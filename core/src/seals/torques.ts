@@ -6,13 +6,15 @@ export interface TorqueChoice {
   readonly low: number;
   readonly high: number;
   readonly source: string;
+  /** Where two sources differ: what each of them prints; the figure is what both allow, or the lower where they have nothing in common. */
+  readonly readings?: readonly { readonly low: number; readonly high: number; readonly source: string }[];
 }
 
 type Range = readonly [low: number, high: number];
 type ByDash = Readonly<Record<string, Range>>;
 type ByDiameter = readonly (readonly [mm: number, low: number, high: number])[];
 
-/** Torque of a steel boss stud in steel, N·m, by dash size. Source: SAE J1926-3 light-duty studs, from memory; -32 estimated, on the safe side. */
+/** Torque of a heavy-duty steel boss stud in steel, N·m, by dash size. Source: SAE J1926-2, from memory; -32 estimated, on the safe side. */
 const BOSS_STEEL: ByDash = {
   '2': [7, 8],
   '3': [9, 10],
@@ -27,6 +29,20 @@ const BOSS_STEEL: ByDash = {
   '20': [260, 285],
   '24': [340, 370],
   '32': [400, 440],
+};
+
+/**
+ * The same of the light-duty stud, which most adapters of this trade are, from -8 up, where the two sheets part. Source: SAE J1926-3, from
+ * memory: of about the same thread as the light series of ISO 6149-3, which prints about the same figures.
+ */
+const BOSS_STEEL_LIGHT: ByDash = {
+  '8': [45, 50],
+  '10': [54, 60],
+  '12': [86, 95],
+  '14': [108, 120],
+  '16': [135, 150],
+  '20': [180, 200],
+  '24': [210, 230],
 };
 
 /** Share of the steel figure that a stud on a ring takes in an aluminium thread: the ring seals, not the force. Common practice. */
@@ -64,6 +80,14 @@ const FLARE_ALUMINIUM: ByDash = {
   '20': [68, 102],
   '24': [68, 102],
   '32': [120, 160],
+};
+
+/** The same by another handbook, N·m, converted from lbf·in inwards. Source: tube assembly practice for aircraft, from memory. */
+const FLARE_ALUMINIUM_OTHER: ByDash = {
+  '6': [12.5, 14.7],
+  '8': [26, 29],
+  '10': [37.5, 40.5],
+  '12': [52, 56],
 };
 
 /** A solid steel stud or plug with a flat washer in steel or iron, N·m, by diameter. Source: ISO 9974-2 light series, from memory. */
@@ -155,18 +179,35 @@ const SHARED = 'about 60 % of the steel figure, common practice';
 
 /** Torques of a 37° nut. @throws {RangeError} for a size the tables do not have: no figure is better than a wrong one */
 export function flareTorques(dash: string): TorqueChoice[] {
-  return inMetals(
-    ofSize(FLARE_ALUMINIUM, dash),
-    'FAA AC 43.13-1B, from memory',
-    ofSize(FLARE_STEEL, dash),
-    'SAE J514 practice, from memory',
-  );
+  const [steel, own, other] = [ofSize(FLARE_STEEL, dash), ofSize(FLARE_ALUMINIUM, dash), FLARE_ALUMINIUM_OTHER[dash]];
+  return [
+    agreed('aluminium', [own, 'FAA AC 43.13-1B, from memory'], other && [other, 'another handbook of aircraft tube assembly, from memory']),
+    { metal: 'steel', low: steel[0], high: steel[1], source: 'SAE J514 practice, from memory' },
+  ];
 }
 
 /** Torques of an O-ring boss stud. @throws {RangeError} for a size the table does not have */
 export function bossTorques(dash: string): TorqueChoice[] {
-  const steel = ofSize(BOSS_STEEL, dash);
-  return inMetals(share(steel), SHARED, steel, 'SAE J1926-3, from memory');
+  const [heavy, light] = [ofSize(BOSS_STEEL, dash), BOSS_STEEL_LIGHT[dash]];
+  const lighter = light ?? heavy;
+  const [low, high] = share(lighter);
+  return [
+    { metal: 'aluminium', low, high, source: SHARED },
+    agreed('steel', [lighter, light ? 'light duty, SAE J1926-3, from memory' : 'SAE J1926-3, from memory'], light && [heavy, 'heavy duty, SAE J1926-2, from memory']),
+  ];
+}
+
+type Reading = readonly [range: Range, source: string];
+
+/** What two readings both allow; where they have nothing in common the lower, which hurts nothing: a ring or a cone seals, not the force. */
+function agreed(metal: Metal, one: Reading, other: Reading | undefined): TorqueChoice {
+  const [[low, high], source] = one;
+  if (!other) return { metal, low, high, source };
+  const readings = [one, other].map(([range, from]) => ({ low: range[0], high: range[1], source: from }));
+  const [from, to] = [Math.max(low, other[0][0]), Math.min(high, other[0][1])];
+  if (from <= to) return { metal, low: from, high: to, source: `what two sources both allow: ${source}; ${other[1]}`, readings };
+  const lower = high < other[0][0] ? one : other;
+  return { metal, low: lower[0][0], high: lower[0][1], source: `the lower of two that differ: ${lower[1]}`, readings };
 }
 
 /** Torques of a stud in an O-ring port, by its diameter in mm. */

@@ -20,6 +20,7 @@ export const hoseFields: readonly PartField[] = [
   metricBore,
   mm('boreMm', 'Bore'),
   mm('outsideMm', 'Outside diameter'),
+  { name: 'core', label: 'Core, of PTFE', type: 'choice', choices: ['plain', 'conductive'] },
   mm('bendRadiusMm', 'Least bend radius'),
   { name: 'workingBar', label: 'Working pressure', type: 'bar', required: true, min: 0, max: 2000 },
   { name: 'burstBar', label: 'Least burst pressure', type: 'bar', min: 0, max: 8000 },

@@ -1,6 +1,5 @@
 import { compounds, ringInBed, type ORing, type RingBed, type RingInGroove } from '../seals/index.js';
-import { fluidById } from '../fluids/index.js';
-import { refusal, refusedBefore, ringCompound, type Refused, type SealUse } from './compound-choice.js';
+import { bearsWords, noCompound, refusal, refusedBefore, ringCompound, type Refused, type SealUse } from './compound-choice.js';
 import { usualSealRules, type SealRules } from './seal-rules.js';
 import { figureOf, type Supply } from './supply-schema.js';
 import { quantity } from '../units/index.js';
@@ -35,16 +34,9 @@ const MOST_OTHERS = 4;
  * @example specifyRing(ringBed(parseConnector('post 3/4-16 f 62x71x2.7'), parseConnector('post 3/4-16 m 56x84'))!, { fluid: 'engine oil' }, supplies)
  */
 export function specifyRing(bed: RingBed, use: SealUse, supplies: readonly Supply[], rules: SealRules = usualSealRules): RingSpecified {
-  const hotC = use.hotC ?? fluidById(use.fluid).hotC;
-  const compound = ringCompound(use.fluid, hotC, rules);
-  const refused = refusedBefore(compound, use.fluid, hotC, rules);
-  if (!compound)
-    return {
-      others: [],
-      why: '',
-      doubt: `No ring compound that is known bears ${use.fluid} at ${quantity(hotC, '°C')} for long: ask the ring maker.`,
-      ...refused,
-    };
+  const compound = ringCompound(use, rules);
+  const refused = refusedBefore(compound, use, rules);
+  if (!compound) return { others: [], why: '', doubt: noCompound(use), ...refused };
   const { depthMm, insideMm } = bed.groove;
   if (depthMm === undefined)
     return {
@@ -61,7 +53,7 @@ export function specifyRing(bed: RingBed, use: SealUse, supplies: readonly Suppl
     .sort((a, b) => Math.abs(a.stretchPercent) - Math.abs(b.stretchPercent));
   const [best, ...others] = fits;
   const wanted = { insideMm: round(insideMm / (1 + IDEAL_STRETCH), 1), sectionMm: round(depthMm / (1 - IDEAL_SQUEEZE), 2) };
-  const heat = `${compound.id.toUpperCase()} bears ${use.fluid} up to ${quantity(compound.maxC, '°C')}`;
+  const heat = bearsWords(compound, use);
   return best
     ? { best, others: others.slice(0, MOST_OTHERS), wanted, compound: compound.id, why: `${ringWords(best)}; ${heat}`, ...refused }
     : {
@@ -88,9 +80,8 @@ export function checkRing(
   const unmeasured = groove.depthMm === undefined;
   const kind = unmeasured ? { ...bed, groove: { ...groove, depthMm: ring.sectionMm * (1 - IDEAL_SQUEEZE) } } : bed;
   const fit = fitOf(kind, ring);
-  const hotC = use.hotC ?? fluidById(use.fluid).hotC;
   const compound = compounds.find((c) => c.id === ring.compound);
-  const unfit = compound && refusal(compound, use.fluid, hotC);
+  const unfit = compound && refusal(compound, use);
   const wrong = fit.problem ?? (unfit && `${compound.name}: ${unfit}`);
   const asked = compound ? '' : ' Make sure of its compound: nobody can see it.';
   const words = wrong

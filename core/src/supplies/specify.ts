@@ -1,7 +1,7 @@
-import { fluidById, type FluidId } from '../fluids/index.js';
+import { fluidById } from '../fluids/index.js';
 import { readLand } from '../connectors/index.js';
-import type { Compound, Consumable } from '../seals/index.js';
-import { listed, refusal, refusedBefore, ringCompound, type Refused, type SealUse } from './compound-choice.js';
+import { sealants, type Consumable } from '../seals/index.js';
+import { bearsWords, heatOf, listed, noCompound, refusal, refusedBefore, ringCompound, type Refused, type SealUse } from './compound-choice.js';
 import { usualSealRules, type SealRules } from './seal-rules.js';
 import { specifyRing } from './specify-ring.js';
 import { figureOf, madeFor, type Supply } from './supply-schema.js';
@@ -18,6 +18,8 @@ export interface Specified extends Refused {
   readonly why: string;
   /** Nothing of what is known meets it for certain. */
   readonly doubt?: string;
+  /** Nothing is to be put there, and nothing is bought. */
+  readonly none?: true;
 }
 
 /**
@@ -31,10 +33,9 @@ export function specify(
   rules: SealRules = usualSealRules,
 ): Specified {
   const offered = supplies.filter((s) => !s.retired);
-  const hotC = use.hotC ?? fluidById(use.fluid).hotC;
-  if (item === 'O-ring') return ring(size ?? '', use.fluid, hotC, offered, rules);
+  if (item === 'O-ring') return ring(size ?? '', use, offered, rules);
   if (item === 'face ring') return faceRing(size ?? '', use, offered, rules);
-  if (item === 'thread sealant') return sealant(size, use, hotC, offered, rules);
+  if (item === 'thread sealant') return sealant(size, use, offered, rules);
   if (item === 'copper washer') {
     const style = rules.flatWasher;
     return named(
@@ -43,7 +44,7 @@ export function specify(
       'by the rules of the shop',
     );
   }
-  if (item === 'bonded washer') return bondedWasher(size ?? '', use.fluid, hotC, offered, rules);
+  if (item === 'bonded washer') return bondedWasher(size ?? '', use, offered, rules);
   const washer = /^(bulkhead sealing washer)$/.test(item) ? item.split(' ')[0] : undefined;
   const gasket = /^(.*) gasket$/.exec(item)?.[1];
   const part = offered.find(
@@ -55,39 +56,29 @@ export function specify(
   return named(`${capital(item)}${size === undefined ? '' : ` ${size}`}`, part, 'as the joint requires');
 }
 
-function ring(size: string, fluid: FluidId, hotC: number, supplies: readonly Supply[], rules: SealRules): Specified {
-  const compound = ringCompound(fluid, hotC, rules);
-  const refused = refusedBefore(compound, fluid, hotC, rules);
-  if (!compound)
-    return {
-      name: `O-ring ${size}`,
-      why: '',
-      doubt: `No ring compound that is known bears ${fluid} at ${quantity(hotC, '°C')} for long: ask the ring maker.`,
-      ...refused,
-    };
+function ring(size: string, use: SealUse, supplies: readonly Supply[], rules: SealRules): Specified {
+  const compound = ringCompound(use, rules);
+  const refused = refusedBefore(compound, use, rules);
+  if (!compound) return { name: `O-ring ${size}`, why: '', doubt: noCompound(use), ...refused };
   const part = supplies.find((s) => isOf(s, 'o-ring', { size, compound: compound.id }));
-  return { ...named(`O-ring ${compound.id.toUpperCase()} ${size}`, part, bearsWords(compound, fluid)), ...refused };
+  return { ...named(`O-ring ${compound.id.toUpperCase()} ${size}`, part, bearsWords(compound, use)), ...refused };
 }
 
-function bearsWords({ id, maxC }: Compound, fluid: FluidId): string {
-  return `${id.toUpperCase()} bears ${fluid} up to ${quantity(maxC, '°C')}`;
-}
-
-/** Metal with a rubber lip: the lip must bear the fluid and its heat as a ring must. */
-function bondedWasher(size: string, fluid: FluidId, hotC: number, supplies: readonly Supply[], rules: SealRules): Specified {
+/** Metal with a rubber lip: the lip must bear the fluid, its heat and the cold start as a ring must. */
+function bondedWasher(size: string, use: SealUse, supplies: readonly Supply[], rules: SealRules): Specified {
   const made = listed(rules).filter((c) => BONDED_COMPOUNDS.includes(c.id));
-  const compound = made.find((c) => refusal(c, fluid, hotC) === undefined);
-  const refused = refusedBefore(compound, fluid, hotC, { ...rules, rings: made.map((c) => c.id) });
+  const compound = made.find((c) => refusal(c, use) === undefined);
+  const refused = refusedBefore(compound, use, { ...rules, rings: made.map((c) => c.id) });
   const name = `Bonded washer ${size}`;
   if (!compound)
     return {
       name,
       why: '',
-      doubt: `No lip of a bonded washer bears ${fluid} at ${quantity(hotC, '°C')} for long: take copper.`,
+      doubt: `No lip of a bonded washer bears ${use.fluid} at ${quantity(heatOf(use), '°C')}${use.coldC === undefined ? '' : ` and ${quantity(use.coldC, '°C')}`} for long: take copper.`,
       ...refused,
     };
   const part = supplies.find((s) => isOf(s, 'washer', { style: 'bonded', size, compound: compound.id }));
-  return { ...named(`${name} ${compound.id.toUpperCase()}`, part, bearsWords(compound, fluid)), ...refused };
+  return { ...named(`${name} ${compound.id.toUpperCase()}`, part, bearsWords(compound, use)), ...refused };
 }
 
 /** In a groove of any size: the ring of the catalogue that lies in it as it should, in the compound of the shop. */
@@ -99,16 +90,16 @@ function faceRing(size: string, use: SealUse, supplies: readonly Supply[], rules
 }
 
 /** None on a turbo feed unless it leaked; else the shop's form, rated for the fluid and its heat. */
-function sealant(
-  size: string | undefined,
-  { fluid, place }: SealUse,
-  hotC: number,
-  supplies: readonly Supply[],
-  rules: SealRules,
-): Specified {
+function sealant(size: string | undefined, use: SealUse, supplies: readonly Supply[], rules: SealRules): Specified {
+  const { fluid, place } = use;
+  const hotC = heatOf(use);
+  if (place === 'turbo feed') {
+    const { use: takes, why } = sealants.find((s) => s.place === place)!;
+    return { name: `No sealant: ${takes}`, why, none: true };
+  }
   const name = `Thread sealant${size === undefined ? '' : ` ${size}`}`;
   const rated = supplies.filter((s) => s.kind === 'sealant' && madeFor(s, fluid) && bears(s, hotC));
-  const form = fluidById(fluid).group === 'fuel' || place === 'turbo feed' ? 'liquid' : rules.sealant;
+  const form = fluidById(fluid).group === 'fuel' ? 'liquid' : rules.sealant;
   const part = rated.find((s) => figureOf(s, 'style') === form);
   if (!part) return { name, why: '', doubt: `No ${form} sealant of the catalogue is made for ${fluid} at ${quantity(hotC, '°C')}.` };
   return named(name, part, `${form}, made for ${fluid}`);

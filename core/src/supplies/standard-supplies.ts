@@ -4,7 +4,7 @@ import { formatDash } from '../units/index.js';
 import type { Supply } from './supply-schema.js';
 
 /** Compounds that rings are kept in. */
-const RING_COMPOUNDS = ['fkm', 'nbr', 'hnbr', 'epdm'] as const;
+const RING_COMPOUNDS = ['fkm', 'nbr', 'hnbr', 'epdm', 'fvmq'] as const;
 /** Those of faces, which meet oil: EPDM never does. */
 const FACE_COMPOUNDS = ['fkm', 'nbr'] as const;
 const DASHES = [3, 4, 5, 6, 8, 10, 12, 16];
@@ -158,7 +158,7 @@ function sealantsAndSuch(): Supply[] {
       name: 'Liquid thread sealant for fuel',
       figures: {
         style: 'liquid',
-        fluids: ['petrol', 'petrol with alcohol', 'alcohol fuel', 'diesel'],
+        fluids: ['petrol', 'petrol with alcohol', 'E85', 'ethanol', 'methanol', 'alcohol fuel', 'diesel'],
         minC: -50,
         maxC: 150,
         cureHours: 24,

@@ -83,18 +83,20 @@ export class JointInspector {
     const { makeUp } = mating;
     const system = this.preferences.system();
     if (!makeUp)
-      return metals?.includes('plastic') ? { figure: "by the maker's figure only", note: 'One side is plastic.', others: [] } : null;
+      return metals?.includes('plastic') ? { figure: "by the maker's figure only", note: 'One side is plastic.', others: [], differ: '' } : null;
     const met = metals && makeUp.torques ? `${metals[0]} on ${metals[1]}` : undefined;
     const shown = makeUp.metal === 'steel' ? 'steel' : 'aluminium';
-    const others = torquesInWords(makeUp, system).filter((t) => makeUp.kind !== 'torque' || t.metal !== shown);
-    return { figure: formatMakeUp(makeUp, system), met, note: makeUp.note, others };
+    const torques = torquesInWords(makeUp, system);
+    const others = torques.filter((t) => makeUp.kind !== 'torque' || t.metal !== shown);
+    const differ = torques.find((t) => t.metal === shown)?.readings;
+    return { differ, figure: formatMakeUp(makeUp, system), met, note: makeUp.note, others };
   });
   /** The groove for a ring between the two, and what the ring meets there. */
   protected readonly bed = computed(() => {
     const { connectors } = this.joint();
     return connectors && ringBed(...connectors);
   });
-  protected readonly use = computed(() => sealUseOf(this.line().line));
+  protected readonly use = computed(() => sealUseOf(this.line().line, this.store.document()?.job));
   /** What it takes: the part that meets it by the shop's rules, and why; what is in doubt about it. */
   protected readonly uses = computed(() => {
     const seal = this.joint().mating.seal;
@@ -103,8 +105,8 @@ export class JointInspector {
     if (seal.consumables.length === 0)
       return [{ name: this.joint().uncertain ? seal.method : 'Nothing', why: '', doubt: undefined, refused: [] }];
     return seal.consumables.map((needed) => {
-      const { name, why, doubt, refused = [] } = specify(needed, this.use(), catalogue?.supplies ?? [], this.shop.schools().seals);
-      return { name: needed.quantity > 1 ? `${needed.quantity} × ${name}` : name, why, doubt, refused };
+      const { name, why, doubt, none, refused = [] } = specify(needed, this.use(), catalogue?.supplies ?? [], this.shop.schools().seals);
+      return { name: needed.quantity > 1 && !none ? `${needed.quantity} × ${name}` : name, why, doubt, refused };
     });
   });
 

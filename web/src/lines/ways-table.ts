@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, li
 import {
   asKept,
   boreLeads,
+  fluidOf,
   differenceBetween,
   findFitting,
   findHoseEnd,
@@ -122,6 +123,7 @@ export class WaysTable {
         wishes: this.wishes(),
         weights: this.weights(),
         usedElsewhere: new Set(used),
+        fluid: fluidOf(this.line().line),
         ...(boreLeads(this.line().line) ? { boreLeads: true } : {}),
       };
       const question = { gap, options };

@@ -59,7 +59,7 @@ export class SealRulesDialog {
     const rules = { ...usualSealRules, rings: this.order() };
     return fluids
       .filter((fluid) => !fluid.refused)
-      .map(({ id, hotC }) => `${id} ${ringCompound(id, hotC, rules)?.id.toUpperCase() ?? 'none'}`)
+      .map(({ id }) => `${id} ${ringCompound({ fluid: id }, rules)?.id.toUpperCase() ?? 'none'}`)
       .join(', ');
   });
   protected readonly washer = new FormControl<SealRules['flatWasher']>('copper', { nonNullable: true });

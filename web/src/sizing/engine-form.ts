@@ -120,7 +120,7 @@ function nextOil(before: Running['oil'], choice: OilChoice | undefined, figures:
   if (choice === null) return null;
   if (choice !== undefined && choice !== 'sheet') return { grade: choice };
   if (choice === undefined && Object.keys(said).length === 0) return before;
-  const start = before ? oilOf(before) : oils[3]!;
+  const start = before ? oilOf(before) : oils.find((o) => o.id === '5w40')!;
   const { name, v40, v100, density15 } = start;
   return { name, v40, v100, density15, ...said };
 }
