@@ -20,8 +20,8 @@ describe('SAE J517 (from memory): working pressure in psi and least bend radius 
   it.each([
     ['hose-ptfe-6', 1500, 4],
     ['hose-ptfe-10', 800, 6.5],
-    ['hose-rubber-6', 2250, 4],
-    ['hose-rubber-10', 1750, 5.5],
+    ['hose-truck-6', 2250, 4],
+    ['hose-truck-10', 1750, 5.5],
     ['hose-crimped-4', 3000, 2],
     ['hose-crimped-6', 3000, 2.5],
     ['hose-crimped-8', 3000, 3.5],

@@ -61,7 +61,7 @@ export const ordinary: Running = {
   powerKw: 300,
 };
 
-const KINDS: readonly Component['kind'][] = ['block', 'turbo', 'pan', 'cooler', 'tank', 'pump', 'filter', 'filter head', 'plate', 'sensor', 'valve'];
+const KINDS: readonly Component['kind'][] = ['block', 'turbo', 'pan', 'cooler', 'tank', 'pump', 'filter', 'filter head', 'plate', 'valve'];
 
 /** The set-up as a job of its own. @throws {Error} where a port, hose or end of it is none */
 export function jobOfSetUp({ lines, kinds = {}, running = ordinary }: SetUp, catalogue: Catalogue): FlowQuestion {
@@ -93,7 +93,16 @@ export function jobOfSetUp({ lines, kinds = {}, running = ordinary }: SetUp, cat
     return port;
   };
   const document: JobDocument = {
-    job: { id: 'job', number: '1', name: 'Practice', description: '', archived: false, version: 1, updatedAt: '2026-01-01T00:00:00.000Z', running },
+    job: {
+      id: 'job',
+      number: '1',
+      name: 'Practice',
+      description: '',
+      archived: false,
+      version: 1,
+      updatedAt: '2026-01-01T00:00:00.000Z',
+      running,
+    },
     components: [],
     ports,
     lines: lines.map((said, i) => lineOf(said, i + 1, portOf(said.from), portOf(said.to), catalogue)),
@@ -130,7 +139,16 @@ function lineOf(said: SetUpLine, number: number, from: Port, to: Port, catalogue
     portA: from.id,
     portB: to.id,
     pieces: [
-      { key: 'p1', hose: hose.id, endA: ends[0]!.end, endB: ends[1]!.end, length: { mm: said.mm, as: 'taped' }, slackPercent: 2, source: 'cut', ...said.piece },
+      {
+        key: 'p1',
+        hose: hose.id,
+        endA: ends[0]!.end,
+        endB: ends[1]!.end,
+        length: { mm: said.mm, as: 'taped' },
+        slackPercent: 2,
+        source: 'cut',
+        ...said.piece,
+      },
     ],
     ways: [{ chosen: keyed(0, said.through ?? a.fittings) }, { chosen: keyed(1, b.fittings) }],
     checked: null,

@@ -20,7 +20,16 @@ const drain = (hose: string, fallMm: number, mm: number, more: Partial<SetUpLine
 });
 const cooler = (hose: string, lpm: number, more: Partial<SetUpLine> = {}): SetUpLine => {
   const port = `an${hose.split('-')[1]} m`;
-  return { service: 'cooler', from: `plate ${port}`, to: `cooler ${port}`, hose, mm: 1000, angles: [90, 90], flow: { flowLpm: lpm }, ...more };
+  return {
+    service: 'cooler',
+    from: `plate ${port}`,
+    to: `cooler ${port}`,
+    hose,
+    mm: 1000,
+    angles: [90, 90],
+    flow: { flowLpm: lpm },
+    ...more,
+  };
 };
 const bypassFeed: SetUpLine = { service: 'bypass-feed', from: 'block an4 m', to: 'filter an4 m', hose: 'ptfe-4', mm: 1200 };
 const bypassBack = (hose: string, fallMm: number, more: SetUpLine['flow'] = {}): SetUpLine => {
@@ -44,33 +53,70 @@ const power = (powerKw: number) => ({ ...ordinary, powerKw });
 /** Set-ups that practice has proved. Common practice, each of them. */
 export const works: readonly SetUp[] = [
   ...[600, 1200].flatMap((mm): SetUp[] => [
-    { name: `turbo feed -4, ${mm} mm, ball bearings behind 1.0 mm`, why: '0.5 to 1.5 L/min', lines: [feed('ptfe-4', mm, { bearing: 'ball', restrictorMm: 1 })] },
+    {
+      name: `turbo feed -4, ${mm} mm, ball bearings behind 1.0 mm`,
+      why: '0.5 to 1.5 L/min',
+      lines: [feed('ptfe-4', mm, { bearing: 'ball', restrictorMm: 1 })],
+    },
     { name: `turbo feed -4, ${mm} mm, journal bearings, open`, why: '2 to 4 L/min', lines: [feed('ptfe-4', mm, { bearing: 'journal' })] },
-    { name: `turbo feed -4, ${mm} mm, journal bearings behind 1.5 mm`, why: '2 to 4 L/min', lines: [feed('ptfe-4', mm, { bearing: 'journal', restrictorMm: 1.5 })] },
+    {
+      name: `turbo feed -4, ${mm} mm, journal bearings behind 1.5 mm`,
+      why: '2 to 4 L/min',
+      lines: [feed('ptfe-4', mm, { bearing: 'journal', restrictorMm: 1.5 })],
+    },
   ]),
-  { name: 'turbo feed -3, 500 mm, ball bearings', why: 'enough for a ball-bearing centre', lines: [feed('ptfe-3', 500, { bearing: 'ball', restrictorMm: 0.9 })] },
+  {
+    name: 'turbo feed -3, 500 mm, ball bearings',
+    why: 'enough for a ball-bearing centre',
+    lines: [feed('ptfe-3', 500, { bearing: 'ball', restrictorMm: 0.9 })],
+  },
   ...[150, 250].flatMap((fall): SetUp[] => [
-    { name: `drain -10 PTFE, ${fall} mm of fall, journals`, why: 'what everybody runs', lines: [feed('ptfe-4', 800, { bearing: 'journal' }), drain('ptfe-10', fall, fall * 1.6)] },
-    { name: `drain -10 PTFE, ${fall} mm of fall, balls`, why: 'what everybody runs', lines: [feed('ptfe-4', 800, { bearing: 'ball', restrictorMm: 1 }), drain('ptfe-10', fall, fall * 1.6)] },
-    { name: `drain -10 AN rubber, ${fall} mm of fall, journals`, why: 'what everybody runs', lines: [feed('ptfe-4', 800, { bearing: 'journal' }), drain('rubber-10', fall, fall * 1.6)] },
+    {
+      name: `drain -10 PTFE, ${fall} mm of fall, journals`,
+      why: 'what everybody runs',
+      lines: [feed('ptfe-4', 800, { bearing: 'journal' }), drain('ptfe-10', fall, fall * 1.6)],
+    },
+    {
+      name: `drain -10 PTFE, ${fall} mm of fall, balls`,
+      why: 'what everybody runs',
+      lines: [feed('ptfe-4', 800, { bearing: 'ball', restrictorMm: 1 }), drain('ptfe-10', fall, fall * 1.6)],
+    },
+    {
+      name: `drain -10 AN rubber, ${fall} mm of fall, journals`,
+      why: 'what everybody runs',
+      lines: [feed('ptfe-4', 800, { bearing: 'journal' }), drain('rubber-10', fall, fall * 1.6)],
+    },
   ]),
-  { name: 'drain in push-on -10', why: "the push-on end's own bore is no step", lines: [feed('ptfe-4', 800, { bearing: 'journal' }), drain('pushon-10', 200, 320)] },
+  {
+    name: 'drain in push-on -10',
+    why: "the push-on end's own bore is no step",
+    lines: [feed('ptfe-4', 800, { bearing: 'journal' }), drain('pushon-10', 200, 320)],
+  },
   {
     name: 'drain in oil hose 5/8 over barbs',
     why: 'same fall',
-    lines: [feed('ptfe-4', 800, { bearing: 'journal' }), drain('oil-10', 200, 320, { from: 'turbo barb 5/8', to: 'pan barb 5/8', angles: [0, 0], flow: { hottestC: 125 } })],
+    lines: [
+      feed('ptfe-4', 800, { bearing: 'journal' }),
+      drain('oil-10', 200, 320, { from: 'turbo barb 5/8', to: 'pan barb 5/8', angles: [0, 0], flow: { hottestC: 125 } }),
+    ],
   },
   {
     name: 'drain in oil hose 3/4 over barbs',
     why: 'same fall',
-    lines: [feed('ptfe-4', 800, { bearing: 'journal' }), drain('oil-12', 200, 320, { from: 'turbo barb 3/4', to: 'pan barb 3/4', angles: [0, 0], flow: { hottestC: 125 } })],
+    lines: [
+      feed('ptfe-4', 800, { bearing: 'journal' }),
+      drain('oil-12', 200, 320, { from: 'turbo barb 3/4', to: 'pan barb 3/4', angles: [0, 0], flow: { hottestC: 125 } }),
+    ],
   },
   ...['rubber-8', 'rubber-10'].map((hose): SetUp => {
     const dash = hose.split('-')[1];
     return {
       name: `low turbo scavenged by its own pump through ${hose}`,
       why: 'a few L/min of oil and air',
-      lines: [feed('ptfe-4', 800, { bearing: 'journal' }), { service: 'turbo-drain', from: `turbo an${dash} m`, to: `pump an${dash} m`, hose, mm: 600 }],
+      lines: [
+        feed('ptfe-4', 800, { bearing: 'journal' }),
+        { service: 'turbo-drain', from: `turbo an${dash} m`, to: `pump an${dash} m`, hose, mm: 600 },
+      ],
     };
   }),
   {
@@ -82,7 +128,11 @@ export const works: readonly SetUp[] = [
       { service: 'turbo-drain', from: 'pump an6 m', to: 'pan an6 m', hose: 'ptfe-6', mm: 800 },
     ],
   },
-  { name: 'dry sump: a stage in braided -12', why: '1.2 to 2 × the pump, oil and air', lines: [{ service: 'scavenge', from: 'pan an12 m', to: 'pump an12 m', hose: 'rubber-12', mm: 700 }] },
+  {
+    name: 'dry sump: a stage in braided -12',
+    why: '1.2 to 2 × the pump, oil and air',
+    lines: [{ service: 'scavenge', from: 'pan an12 m', to: 'pump an12 m', hose: 'rubber-12', mm: 700 }],
+  },
   {
     name: 'dry sump: pump inlet -16, tank close',
     why: 'short and under a head of oil',
@@ -90,7 +140,11 @@ export const works: readonly SetUp[] = [
   },
   ...['ptfe-10', 'rubber-12'].map((hose): SetUp => {
     const port = `an${hose.split('-')[1]} m`;
-    return { name: `dry sump: pressure line in ${hose}`, why: 'the whole pump', lines: [{ service: 'pressure', from: `pump ${port}`, to: `block ${port}`, hose, mm: 800 }] };
+    return {
+      name: `dry sump: pressure line in ${hose}`,
+      why: 'the whole pump',
+      lines: [{ service: 'pressure', from: `pump ${port}`, to: `block ${port}`, hose, mm: 800 }],
+    };
   }),
   ...[25, 35, 45].flatMap((lpm): SetUp[] => [
     { name: `cooler -10 PTFE, ${lpm} L/min, 1 m, two 90° ends`, why: 'about 1 bar warm in all', lines: [cooler('ptfe-10', lpm)] },
@@ -98,10 +152,26 @@ export const works: readonly SetUp[] = [
   ]),
   ...[15, 25].map((lpm): SetUp => ({ name: `cooler -8 on a small four, ${lpm} L/min`, why: 'proved', lines: [cooler('ptfe-8', lpm)] })),
   { name: 'bypass feed -4 to a canister', why: 'its orifice holds 1 to 2 L/min hot; little when cold is no fault', lines: [bypassFeed] },
-  { name: 'bypass return -6, uphill to the filler cap', why: 'pushed through the orifice', lines: [bypassFeed, { ...bypassBack('ptfe-6', -300, { comesBack: 'filler cap' }), piece: { slackPercent: 5 } }] },
-  ...['rubber-8', 'rubber-10'].map((hose): SetUp => ({ name: `bypass return by gravity in ${hose}`, why: 'into the pan above the level', lines: [bypassFeed, bypassBack(hose, 300, { comesBack: 'gravity' })] })),
-  { name: 'turbo water -6', why: '2 to 4 L/min', lines: [{ service: 'coolant', from: 'turbo an6 m', to: 'block an6 m', hose: 'ptfe-6', mm: 700 }] },
-  { name: 'turbo water 3/8 hose', why: '2 to 4 L/min', lines: [{ service: 'coolant', from: 'turbo barb 3/8', to: 'block barb 3/8', hose: 'coolant-6', mm: 700 }] },
+  {
+    name: 'bypass return -6, uphill to the filler cap',
+    why: 'pushed through the orifice',
+    lines: [bypassFeed, { ...bypassBack('ptfe-6', -300, { comesBack: 'filler cap' }), piece: { slackPercent: 5 } }],
+  },
+  ...['rubber-8', 'rubber-10'].map((hose): SetUp => ({
+    name: `bypass return by gravity in ${hose}`,
+    why: 'into the pan above the level',
+    lines: [bypassFeed, bypassBack(hose, 300, { comesBack: 'gravity' })],
+  })),
+  {
+    name: 'turbo water -6',
+    why: '2 to 4 L/min',
+    lines: [{ service: 'coolant', from: 'turbo an6 m', to: 'block an6 m', hose: 'ptfe-6', mm: 700 }],
+  },
+  {
+    name: 'turbo water 3/8 hose',
+    why: '2 to 4 L/min',
+    lines: [{ service: 'coolant', from: 'turbo barb 3/8', to: 'block barb 3/8', hose: 'coolant-6', mm: 700 }],
+  },
   { name: 'heater 5/8', why: '8 to 15 L/min', lines: [clamped('heater', 'bead 5/8', 'coolant-10', 1200)] },
   { name: 'heater 16 mm', why: '8 to 15 L/min', lines: [clamped('heater', 'bead 16mm', 'coolant-16mm', 1200)] },
   ...(['20', '24'] as const).map((dash): SetUp => ({
@@ -132,16 +202,41 @@ export const works: readonly SetUp[] = [
   ...['10', '12'].map((dash): SetUp => ({
     name: `breather -${dash} from each head, unboosted`,
     why: 'half of the blow-by each',
-    lines: [{ service: 'breather', from: `block an${dash} m`, to: `tank an${dash} m`, hose: `rubber-${dash}`, mm: 800, flow: { flowLpm: 75 } }],
+    lines: [
+      { service: 'breather', from: `block an${dash} m`, to: `tank an${dash} m`, hose: `rubber-${dash}`, mm: 800, flow: { flowLpm: 75 } },
+    ],
   })),
   ...['12', '16'].map((dash): SetUp => ({
     name: `breather -${dash}, boosted, ${dash === '12' ? 'one of two' : 'alone'}`,
     why: '1 L/min for each kW',
-    lines: [{ service: 'breather', from: `block an${dash} m`, to: `tank an${dash} m`, hose: `rubber-${dash}`, mm: 800, flow: { flowLpm: dash === '12' ? 150 : 300 } }],
+    lines: [
+      {
+        service: 'breather',
+        from: `block an${dash} m`,
+        to: `tank an${dash} m`,
+        hose: `rubber-${dash}`,
+        mm: 800,
+        flow: { flowLpm: dash === '12' ? 150 : 300 },
+      },
+    ],
   })),
-  ...['3', '4'].map((dash): SetUp => ({ name: `gauge line -${dash}, 3 m`, why: 'nothing flows', lines: [{ service: 'gauge', from: `block an${dash} m`, to: `sensor an${dash} m`, hose: `ptfe-${dash}`, mm: 3000 }] })),
-  { name: 'AN rubber at oil of 130 °C', why: 'the hose of this trade', running: { ...ordinary, hottestC: 130 }, lines: [{ ...cooler('rubber-10', 35) }] },
-  { name: 'push-on of its own heat class at 130 °C', why: 'returns and drains', running: { ...ordinary, hottestC: 130 }, lines: [{ service: 'return', from: 'block an12 m', to: 'tank an12 m', hose: 'pushon-12', mm: 600, flow: { flowLpm: 25 } }] },
+  ...['3', '4'].map((dash): SetUp => ({
+    name: `gauge line -${dash}, 3 m`,
+    why: 'nothing flows',
+    lines: [{ service: 'gauge', from: `block an${dash} m`, to: `sensor an${dash} m`, hose: `ptfe-${dash}`, mm: 3000 }],
+  })),
+  {
+    name: 'AN rubber at oil of 130 °C',
+    why: 'the hose of this trade',
+    running: { ...ordinary, hottestC: 130 },
+    lines: [{ ...cooler('rubber-10', 35) }],
+  },
+  {
+    name: 'push-on of its own heat class at 130 °C',
+    why: 'returns and drains',
+    running: { ...ordinary, hottestC: 130 },
+    lines: [{ service: 'return', from: 'block an12 m', to: 'tank an12 m', hose: 'pushon-12', mm: 600, flow: { flowLpm: 25 } }],
+  },
   ...[0, 1, 2].map((percent): SetUp => ({
     name: `a bought hose ${percent} % over what was taped`,
     why: 'less slack than the shop gives, that is all',

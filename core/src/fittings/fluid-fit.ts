@@ -3,7 +3,11 @@ import type { Fitting } from './fitting-schema.js';
 
 /** What soft parts are made of, by the word of their maker, and the fluids they bear. Common practice. */
 const SOFT: readonly { readonly made: RegExp; readonly bears: readonly FluidId[]; readonly why: string }[] = [
-  { made: /fluoro/i, bears: ['engine oil', 'hot synthetic oil', 'petrol', 'petrol with alcohol', 'E85', 'diesel', 'air', 'vacuum'], why: '' },
+  {
+    made: /fluoro/i,
+    bears: ['engine oil', 'hot synthetic oil', 'petrol', 'petrol with alcohol', 'E85', 'diesel', 'air', 'vacuum'],
+    why: '',
+  },
   { made: /silicone/i, bears: ['coolant', 'air', 'vacuum'], why: 'oil and fuel soften silicone' },
   { made: /rubber|epdm/i, bears: ['coolant', 'air', 'vacuum'], why: 'it is coolant rubber: oil and fuel swell it' },
 ];

@@ -218,7 +218,13 @@ function flowOf(
   return figures.flowLpm === undefined ? undefined : { value: figures.flowLpm * times, from: 'usual', source: figures.source };
 }
 
-function fromPower(what: NonNullable<ServiceFigures['flowFrom']>, kw: number, fluid: FluidId, densityKgM3: number, { boostBar }: Running): Figure {
+function fromPower(
+  what: NonNullable<ServiceFigures['flowFrom']>,
+  kw: number,
+  fluid: FluidId,
+  densityKgM3: number,
+  { boostBar }: Running,
+): Figure {
   const { kgPerKwh, airKgPerKg } = fluidById(fluid).burnt ?? PETROL;
   const figure = (value: number, source: string): Figure => ({ value, from: 'job', source: `common practice: ${source}` });
   if (what === 'power, fuel')
@@ -232,7 +238,10 @@ function fromPower(what: NonNullable<ServiceFigures['flowFrom']>, kw: number, fl
       `${quantity(kw, 'kW')} burn ${kgPerKwh} kg/kWh with ${airKgPerKg} times as much air`,
     );
   const lpmPerKw = (boostBar ?? 0) > 0 ? BLOW_BY_LPM_PER_KW.boosted : BLOW_BY_LPM_PER_KW.unboosted;
-  return figure(kw * lpmPerKw, `${quantity(lpmPerKw, 'L/min')} of blow-by for each kW${boostBar ? ', boosted' : ''}; worn engines give twice that`);
+  return figure(
+    kw * lpmPerKw,
+    `${quantity(lpmPerKw, 'L/min')} of blow-by for each kW${boostBar ? ', boosted' : ''}; worn engines give twice that`,
+  );
 }
 
 function statesOf(
@@ -260,4 +269,3 @@ function statesOf(
     ...state('hottest', 'hottest', hottestC, fullBar, 1),
   ];
 }
-

@@ -27,10 +27,7 @@ export const flowRules = {
     hint: "Fit a narrower restrictor: what is too much floods the seals. The turbo maker's figure goes first.",
   },
   'feed-too-little': { severity: 'attention', hint: "Fit a wider restrictor or line. The turbo maker's figure goes first." },
-  'restrictor-in-return': {
-    severity: 'attention',
-    hint: 'Take it out: nothing but its fall, or the air, drives what runs here.',
-  },
+  'restrictor-in-return': { severity: 'attention', hint: 'Take it out: nothing but its fall, or the air, drives what runs here.' },
   'valve-in-drain': { severity: 'attention', hint: 'Take it out: what it asks for before it opens is more than a drain has.' },
   'drain-rises': { severity: 'attention', hint: 'Lead it down all the way, or pump it.' },
   'drain-steps-down': { severity: 'advice', hint: 'Keep the bore, or let it grow on its way: froth stands where it narrows.' },
@@ -38,7 +35,10 @@ export const flowRules = {
     severity: 'attention',
     hint: 'Take an end with a swivel at the cap and give the hose slack: the cap must still turn and lift.',
   },
-  'booster-without-valve': { severity: 'attention', hint: 'Put a check valve in, its arrow from the booster to the engine; where it sits in the booster itself, log it as a component of the kind valve.' },
+  'booster-without-valve': {
+    severity: 'attention',
+    hint: 'Put a check valve in, its arrow from the booster to the engine; where it sits in the booster itself, log it as a component of the kind valve.',
+  },
   'valve-against-flow': { severity: 'attention', hint: 'Turn the valve: its arrow points the way that the flow goes.' },
   'bypass-takes-much': { severity: 'advice', hint: 'More than is usual: look at the pressure at hot idle.' },
   'bypass-takes-too-much': { severity: 'attention', hint: 'Take a narrower orifice: the bearings come first.' },
@@ -127,7 +127,12 @@ function ofRestrictors({ columns, taken, line, duty }: LineSizing, say: Say): Fl
   if (orifice !== undefined && holes.length > 0) holes.push(hole(`the orifice of ${line.portB.component.name}`, orifice));
   const words = holes.map((p) => `${p.name} (Ø ${quantity(p.boreMm, 'mm')})`).join(' and ');
   if (holes.length > 0 && (duty.figures.drive === 'fall' || duty.figures.drive === 'suction' || RETURNS.includes(line.line.service)))
-    return [say('restrictor-in-return', `${words}: ${duty.figures.drive === 'suction' ? 'the pump starves behind it' : 'what should run away stands before it'}.`)];
+    return [
+      say(
+        'restrictor-in-return',
+        `${words}: ${duty.figures.drive === 'suction' ? 'the pump starves behind it' : 'what should run away stands before it'}.`,
+      ),
+    ];
   if (holes.length > 1) return [say('two-restrictors', `Two restrictors stand behind one another: ${words}.`)];
   return hidden.length === 1 && line.line.service !== 'bypass-feed' ? [say('restrictor-hidden', `${words} throttles this line.`)] : [];
 }
@@ -147,14 +152,15 @@ function ofDrain({ columns, taken, line, duty }: LineSizing, say: Say): FlowFind
   const falls = duty.figures.drive === 'fall';
   if (!falls && comesBack !== 'filler cap') return [];
   const valve = line.ways.flatMap(({ fittings = [] }) => fittings.filter(({ fitting }) => fitting.oneWay))[0]?.fitting;
-  const head = fallMm === undefined ? '' : `, and a fall of ${quantity(fallMm, 'mm')} gives ${quantity((headBar(fallMm, 830) * 1000).toFixed(0), 'mbar')}`;
+  const head =
+    fallMm === undefined
+      ? ''
+      : `, and a fall of ${quantity(fallMm, 'mm')} gives ${quantity((headBar(fallMm, 830) * 1000).toFixed(0), 'mbar')}`;
   const step = taken === undefined ? undefined : stepDown(columns[taken]!);
   const last = line.pieces[line.pieces.length - 1];
   const still = comesBack === 'filler cap' && (!last?.endB?.connector.swivel || last.piece.slackPercent < CAP_SLACK_PERCENT);
   return [
-    ...(falls && valve
-      ? [say('valve-in-drain', `${valve.name} opens at ${quantity(20, 'mbar')} to some hundreds${head}.`)]
-      : []),
+    ...(falls && valve ? [say('valve-in-drain', `${valve.name} opens at ${quantity(20, 'mbar')} to some hundreds${head}.`)] : []),
     ...(falls && fallMm !== undefined && fallMm <= 0
       ? [
           say(
@@ -181,7 +187,10 @@ function ofValves({ line, ways, portA, portB }: AssembledLine, say: Say): FlowFi
   const whole = ways.every((way) => way.fittings);
   return [
     ...wrong.map(({ fitting }) => say('valve-against-flow', `${fitting.name} lets pass from B to A only, and the line runs from A to B.`)),
-    ...(line.service === 'brake-booster' && whole && valves.length === 0 && ![portA, portB].some(({ component }) => component.kind === 'valve')
+    ...(line.service === 'brake-booster' &&
+    whole &&
+    valves.length === 0 &&
+    ![portA, portB].some(({ component }) => component.kind === 'valve')
       ? [say('booster-without-valve', 'Nothing keeps the vacuum in the booster when the engine stops.')]
       : []),
   ];
@@ -192,7 +201,12 @@ function ofBypass(sizing: LineSizing, question: FlowQuestion, say: Say): FlowFin
   if (!found?.much) return [];
   const { idleLpm, shareIdle } = found;
   const share = shareIdle === undefined ? '' : `, ${Math.round(shareIdle * 100)} % of what the pump gives`;
-  return [say(found.tooMuch ? 'bypass-takes-too-much' : 'bypass-takes-much', `At hot idle it takes ${quantity(idleLpm.toFixed(1), 'L/min')}${share}.`)];
+  return [
+    say(
+      found.tooMuch ? 'bypass-takes-too-much' : 'bypass-takes-much',
+      `At hot idle it takes ${quantity(idleLpm.toFixed(1), 'L/min')}${share}.`,
+    ),
+  ];
 }
 
 function ofCoupler(sizing: LineSizing, say: Say): FlowFinding[] {

@@ -154,7 +154,9 @@ describe('the choice of a hose', () => {
 
   it.each([
     ['hose-coolant-10', {}, /not made for engine oil/],
-    ['hose-rubber-6', {}, /bears 100 °C, and it gets to 140/],
+    ['hose-truck-6', {}, /bears 100 °C, and it gets to 140/],
+    ['hose-ptfe-6', { fluid: 'petrol', hottestC: 60 }, /plain core is charged by fuel/],
+    ['hose-ptfe-fuel-6', { fluid: 'brake fluid', hottestC: 60 }, /not made for brake fluid/],
     ['hose-pushon-6', { coldestC: -50 }, /good to -40 °C/],
     ['hose-oil-20', { hottestC: 100 }, /at 100 °C it bears 3 bar, and 6 bar/],
     ['hose-pushon-16', { hottestC: 90, suckedBar: 0.6 }, /collapses: sucked by 0.6 bar/],

@@ -74,7 +74,7 @@ export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, running: Ru
     };
   });
   const reckoned = still || columns.some((c) => c.outcomes.length > 0);
-  const at = reckoned && duty.figures.service !== 'other' ? bestOf(columns, duty.figures.drive === 'suction') : undefined;
+  const at = reckoned && duty.figures.service !== 'other' ? bestOf(columns, duty.figures) : undefined;
   const taken = columns.findIndex((c) => c.taken);
   const told = columns.map((c, i) => (c.says === '' ? { ...c, says: saysOf(columns, i, at, duty) } : c));
   const practice = at === undefined ? undefined : practiceOf(told[at]!, duty);
@@ -108,8 +108,11 @@ function worstOfEach(held: readonly Held[]): Held[] {
     .filter((h, i, list) => list.findIndex((o) => o.short === h.short) === i);
 }
 
-function bestOf(columns: readonly SizeColumn[], suction: boolean): number | undefined {
-  const passes = columns.findIndex((c) => c.verdict === 'passes');
+/** The narrowest usual one that passes; what is narrower and passes as well is nobody's first choice. */
+function bestOf(columns: readonly SizeColumn[], { drive, dashes }: ServiceFigures): number | undefined {
+  const suction = drive === 'suction';
+  const usual = columns.findIndex((c) => c.verdict === 'passes' && c.hose.dash >= dashes[0]);
+  const passes = usual >= 0 ? usual : columns.findIndex((c) => c.verdict === 'passes');
   if (passes >= 0) return passes;
   const tight = columns.filter((c) => c.verdict === 'tight');
   const fewest = Math.min(...tight.map((c) => c.against.length));
@@ -151,7 +154,9 @@ function heldByFeed(run: SizeRun, widest: SizeRun, duty: LineDuty, line: Assembl
     const words = `${when} it gives ${quantity(lpm(o), 'L/min')}, ${percent(best(o.state.id) > 0 ? o.flowLpm / best(o.state.id) : 0)} of what the widest would`;
     const hard = share(o, rule.hard);
     const left = share(o, rule.soft);
-    return hard < 0 && !(when === 'hot' && enough(o)) ? [{ left: hard, short, words }] : [{ left, short, words, ...(left < 0 ? { soft: true as const } : {}) }];
+    return hard < 0 && !(when === 'hot' && enough(o))
+      ? [{ left: hard, short, words }]
+      : [{ left, short, words, ...(left < 0 ? { soft: true as const } : {}) }];
   };
   return [
     // a filter that takes little while it is cold lacks nothing
@@ -270,7 +275,8 @@ function heldByFall(run: SizeRun, duty: LineDuty): Held[] {
   return [
     ...(rises ? [{ left: -1, short: 'does not fall', words: 'nothing but its fall drives it, and it does not fall' }] : []),
     ...run.outcomes.flatMap((o): Held[] => {
-      if (!o.carries || o.state.id === 'warm') return [];
+      // a canister that stands full while its oil is cold lacks nothing
+      if (!o.carries || o.state.id === 'warm' || (!turbo && o.state.id === 'cold')) return [];
       const times = o.carries.full / Math.max(1e-9, o.flowLpm);
       const [cold, least] = [o.state.id === 'cold', DRAIN_TIMES];
       return [
@@ -279,7 +285,7 @@ function heldByFall(run: SizeRun, duty: LineDuty): Held[] {
           // at a cold start it lasts for minutes, with the shaft hardly turning
           ...(times < least && (times >= 1 || cold) ? { soft: true as const } : {}),
           short: times < 1 ? (cold ? 'backs up cold' : 'backs up') : cold ? 'just carries it cold' : 'just carries it',
-          words: `${o.state.name} ${quantity(o.flowLpm.toFixed(1), 'L/min')} come, and it carries ${quantity(o.carries.full.toFixed(1), 'L/min')} with its froth at full bore, ${times.toFixed(2)} ×${duty.againstBar > 0 ? `; the crankcase takes ${quantity((duty.againstBar * 1000).toFixed(0), 'mbar')} of its ${quantity((headBar(duty.said.fallMm ?? 0, o.state.fluid.densityKgM3) * 1000).toFixed(0), 'mbar')}` : ''}`,
+          words: `${o.state.name} ${quantity(o.flowLpm.toFixed(1), 'L/min')} come, and it carries ${quantity(o.carries.full.toFixed(1), 'L/min')}${turbo ? ' with its froth' : ''} at full bore, ${times.toFixed(2)} ×${duty.againstBar > 0 ? `; the crankcase takes ${quantity((duty.againstBar * 1000).toFixed(0), 'mbar')} of its ${quantity((headBar(duty.said.fallMm ?? 0, o.state.fluid.densityKgM3) * 1000).toFixed(0), 'mbar')}` : ''}`,
         },
       ];
     }),

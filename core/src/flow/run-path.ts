@@ -67,10 +67,10 @@ export function runPath(
     loss,
     hoseMs: Math.max(0, ...loss.elements.filter((e) => e.kind === 'hose').map((e) => e.velocityMs)),
     ...(state.sourceBar === undefined ? {} : { endBar: state.sourceBar + head - loss.lossBar }),
-    ...(duty.figures.drive === 'suction' ? { absBar: absBarAfter(loss.lossBar, duty.said.fallMm ?? 0, state.fluid.densityKgM3, duty.airBar) } : {}),
-    ...(duty.figures.drive === 'fall' && (duty.said.fallMm ?? 0) > 0
-      ? { carries: carriedBy(passed, duty, state, rules) }
+    ...(duty.figures.drive === 'suction'
+      ? { absBar: absBarAfter(loss.lossBar, duty.said.fallMm ?? 0, state.fluid.densityKgM3, duty.airBar) }
       : {}),
+    ...(duty.figures.drive === 'fall' && (duty.said.fallMm ?? 0) > 0 ? { carries: carriedBy(passed, duty, state, rules) } : {}),
     ...(fills > 0 ? { fillsS: (litresIn(passed) / fills) * 60 } : {}),
   };
 }

@@ -65,7 +65,9 @@ export function sizeLine(line: AssembledLine, question: FlowQuestion, constructi
   const drained = isBrought(line, duty, job);
   const times = duty.figures.airTimes ?? 1;
   const brought = drained ? duty.states.map((state) => ({ state, ...broughtTo(line, question, state) })) : [];
-  const states = duty.states.map((state, i) => (drained && state.flowLpm !== undefined ? { ...state, flowLpm: brought[i]!.lpm * times } : state));
+  const states = duty.states.map((state, i) =>
+    drained && state.flowLpm !== undefined ? { ...state, flowLpm: brought[i]!.lpm * times } : state,
+  );
   if (line.pieces.length === 0) return { line, duty, columns: [], reason: '', missing, hoses: [], refusals: [], brought };
   const built = construction ?? line.pieces[0]!.hose?.construction ?? schoolOrder(duty, rules)[0]!;
   const hoses = hosesToLookAt(line, duty, built, job.catalogue);
@@ -104,7 +106,8 @@ function offPorts({ portA, portB, ways }: AssembledLine, hose: Hose): string[] {
     const { connector } = port;
     const way = ways[side === 'A' ? 0 : ways.length - 1]!;
     // an adapter between them may step
-    if ((way.fittings?.length ?? 0) > 0 || !connector || connector.gender !== 'male' || !['barb', 'bead'].includes(connector.family)) return [];
+    if ((way.fittings?.length ?? 0) > 0 || !connector || connector.gender !== 'male' || !['barb', 'bead'].includes(connector.family))
+      return [];
     return mate(connector, cut).outcome === 'seals' ? [] : [`it does not go on ${connectorName(connector)}`];
   });
 }

@@ -43,7 +43,7 @@ export function reasonOf(columns: readonly SizeColumn[], at: number, { figures, 
       if (!a.carries) return '';
       const buys =
         next && b?.carries ? ` ${next.size} would carry ${quantity((b.carries.full - a.carries.full).toFixed(1), 'L/min')} more.` : '';
-      return `${best.size} is ${held}: ${quantity(lpm(a), 'L/min')} come, and it carries ${quantity(a.carries.full.toFixed(1), 'L/min')} with its froth at full bore, ${a.state.name}; half full, where it runs quietly, ${quantity(a.carries.filled.toFixed(1), 'L/min')}${cold}.${buys}`;
+      return `${best.size} is ${held}: ${quantity(lpm(a), 'L/min')} come, and it carries ${quantity(a.carries.full.toFixed(1), 'L/min')}${figures.service === 'turbo-drain' ? ' with its froth' : ''} at full bore, ${a.state.name}; half full, where it runs quietly, ${quantity(a.carries.filled.toFixed(1), 'L/min')}${cold}.${buys}`;
     }
     case 'flow': {
       const buys = next && b ? ` ${next.size} would save ${quantity((a.loss.lossBar - b.loss.lossBar).toFixed(2), 'bar')}.` : '';

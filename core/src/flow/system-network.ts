@@ -84,8 +84,7 @@ export function networkOf(question: FlowQuestion, stateId: StateId, position: st
     if (!state || duty.figures.drive === 'still' || duty.figures.drive === 'fall') return { line, duty, state, edges: [], unknown: false };
     const path = pathOf(line);
     // between two pressures that are held, a line of which nothing is known would let everything through
-    if (!path && duty.figures.drive === 'pressure' && consumerOf(line).length === 0)
-      return { line, duty, state, edges: [], unknown: true };
+    if (!path && duty.figures.drive === 'pressure' && consumerOf(line).length === 0) return { line, duty, state, edges: [], unknown: true };
     const passed = path ? withSaidRestrictor(path, line).passed : undefined;
     const places = placesAlong(line, passed);
     const made = places.slice(1).map((to, i): FlowEdge => {

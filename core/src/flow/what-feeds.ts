@@ -39,8 +39,11 @@ export function consumerOf(assembled: AssembledLine): readonly Passed[] {
   if (line.service !== 'bypass-feed') return [];
   const orifice = orificeOf(assembled);
   if (orifice !== undefined) return [hole(`orifice of ${portB.part!.name}`, orifice)];
-  const held = line.flow?.restrictorMm !== undefined || ways.some((w) => w.fittings?.some(({ fitting }) => kindOf(fitting) === 'restrictor'));
-  return held ? [] : [hole(`orifice of ${portB.component.name}, taken to be the usual ${quantity(USUAL_ORIFICE_MM, 'mm')}`, USUAL_ORIFICE_MM)];
+  const held =
+    line.flow?.restrictorMm !== undefined || ways.some((w) => w.fittings?.some(({ fitting }) => kindOf(fitting) === 'restrictor'));
+  return held
+    ? []
+    : [hole(`orifice of ${portB.component.name}, taken to be the usual ${quantity(USUAL_ORIFICE_MM, 'mm')}`, USUAL_ORIFICE_MM)];
 }
 
 /** The orifice of the canister that a bypass feed leads to, where its part says it, mm. */
@@ -66,7 +69,12 @@ export function feedsOf(line: AssembledLine, job: Pick<AssembledJob, 'lines'>): 
     pump.kind === 'pump'
       ? job.lines.filter((l) => l !== line && l.portB.component.id === pump.id && ['turbo-drain', 'scavenge'].includes(l.line.service))
       : [line];
-  const drained = new Set(emptied.flatMap(({ portA, portB }) => [portA.component, portB.component]).filter(isDrained).map((c) => c.id));
+  const drained = new Set(
+    emptied
+      .flatMap(({ portA, portB }) => [portA.component, portB.component])
+      .filter(isDrained)
+      .map((c) => c.id),
+  );
   return job.lines.filter((l) => l.line.service === wanted && [l.portA, l.portB].some(({ component }) => drained.has(component.id)));
 }
 
@@ -97,7 +105,8 @@ export function broughtTo(
     const lpm = feedFlow(feed, question, state);
     return lpm === undefined ? [] : [{ number: feed.line.number, lpm }];
   });
-  if (feeding.length > 0) return { lpm: feeding.reduce((sum, f) => sum + f.lpm, 0), from: `what ${feeding.map((f) => `L${f.number}`).join(' and ')} brings` };
+  if (feeding.length > 0)
+    return { lpm: feeding.reduce((sum, f) => sum + f.lpm, 0), from: `what ${feeding.map((f) => `L${f.number}`).join(' and ')} brings` };
   return unfed(assembled, question, state);
 }
 

@@ -90,7 +90,8 @@ export const constructions: readonly Construction[] = [
     name: 'brake booster rubber, reinforced',
     endStyle: 'clamp',
     fluids: ['air', 'vacuum'],
-    school: 'SAE J1403: stiff enough for a whole vacuum, and it bears the fuel vapour of a manifold. Never under the size of the booster and its valve.',
+    school:
+      'SAE J1403: stiff enough for a whole vacuum, and it bears the fuel vapour of a manifold. Never under the size of the booster and its valve.',
   },
   {
     id: 'vacuum',

@@ -20,7 +20,9 @@ const STYLE_NAMES = { olive: 'Olive', cutter: 'Cutter', 'push-on': 'Push-on', cr
  */
 export function standardHoseEnds(): HoseEnd[] {
   // one row of ends a construction and size, however many hoses of it there are
-  const hoses = standardHoses().filter((hose, i, all) => all.findIndex((h) => h.construction === hose.construction && sameSize(h, hose)) === i);
+  const hoses = standardHoses().filter(
+    (hose, i, all) => all.findIndex((h) => h.construction === hose.construction && sameSize(h, hose)) === i,
+  );
   const plain = hoses.flatMap((hose) => {
     const style = constructionById(hose.construction).endStyle;
     if (style === 'clamp') return [cutEnd(hose)];

@@ -1,14 +1,19 @@
 import { boreSizeMm, endForm, formatConnector } from '../connectors/index.js';
-import { constructionById, constructions, hoseEndAngles, standardHoseEnds, standardHoses } from './index.js';
+import { constructionById, constructions, hoseEndAngles, standardHoseEnds, standardHoses, type Hose } from './index.js';
 
 const hoses = standardHoses();
+/** Of one construction several kinds may be made: one row of sizes each. */
+const kindOf = ({ name }: Hose): string => name.replace(/,[^,]*$/, '');
 const ends = standardHoseEnds();
 
 /** Each construction in inch sizes, and in metric bores. */
 const rowsByKind = () =>
   constructions.flatMap(({ id }) =>
     [false, true]
-      .map((metric) => hoses.filter((h) => h.construction === id && (h.metricMm !== undefined) === metric))
+      .flatMap((metric) => {
+        const made = hoses.filter((h) => h.construction === id && (h.metricMm !== undefined) === metric);
+        return [...new Set(made.map(kindOf))].map((kind) => made.filter((h) => kindOf(h) === kind));
+      })
       .filter((r) => r.length > 0),
   );
 

@@ -66,7 +66,11 @@ describe('assembleLine', () => {
     const retired = { ...catalogue, hoses: catalogue.hoses.map((h) => ({ ...h, retired: true })) };
     expect(assembleLine(feed, document, retired).findings).toMatchObject([{ rule: 'part-retired', at: { piece: 'p1' } }]);
     expect(assemble({ ...feed, fluid: 'brake fluid' }).findings.map((f) => f.rule)).toEqual(['hose-not-for-fluid', 'fluid-refused']);
-    expect(assemble({ ...feed, service: 'other', fluid: 'alcohol fuel' }).state).toBe('seals');
+    expect(assemble({ ...feed, service: 'other', fluid: 'coolant' }).state).toBe('seals');
+    // fuel that runs charges a plain core
+    expect(assemble({ ...feed, service: 'other', fluid: 'methanol' }).findings.map((f) => f.rule)).toEqual(['hose-not-for-fluid']);
+    const conductive = withPiece({ ...feed, service: 'other', fluid: 'methanol' }, { hose: 'hose-ptfe-fuel-6' });
+    expect(assemble(conductive).state).toBe('seals');
   });
 
   it('refuses a line on a port that is not there', () => expect(() => assemble({ ...feed, portA: 'nowhere' })).toThrow(RangeError));

@@ -141,7 +141,11 @@ function waysFor(way: AssembledWay, catalogue: Catalogue, weights: ChainWeights,
   }
   const sensor = [gap.from, gap.to].some((side) => side.sensor && !side.sensor.movedTo);
   const wishes = { ...way.kept.wishes, ...(sensor ? { keepSensor: true } : {}) };
-  const { ways: all, explanation, contradiction } = waysAcross(gap, catalogue, { limit: WAYS_WEIGHED, weights, wishes, boreLeads: bore, fluid: fluidOf(line) });
+  const {
+    ways: all,
+    explanation,
+    contradiction,
+  } = waysAcross(gap, catalogue, { limit: WAYS_WEIGHED, weights, wishes, boreLeads: bore, fluid: fluidOf(line) });
   // an end that is on its hose stays there, as long as there is a way to it; of a drain the list's first is taken
   const own = bore ? all.filter((w) => w.leastBoreMm === all[0]!.leastBoreMm) : all.filter((w) => w.otherEnd === undefined);
   const ways = own.length > 0 ? own : all;

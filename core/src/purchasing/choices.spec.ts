@@ -33,7 +33,9 @@ describe('what stands in for a hose, an end or a sleeve', () => {
       { ...hose, id: 'wider', dash: 8, boreMm: hose.boreMm + 2 },
     ];
     const found = substitutesFor(hose.id, { ...catalogue, hoses: [...catalogue.hoses, ...makes] });
-    expect(found.map((s) => s.part).sort()).toEqual(['more', 'same']);
+    expect(found.map((s) => s.part).sort()).toEqual(['hose-ptfe-fuel-6', 'more', 'same']);
+    // a plain core never stands in for one that carries off the charge of fuel
+    expect(substitutesFor('hose-ptfe-fuel-6', catalogue).map((s) => s.part)).toEqual([]);
   });
 
   it('is an end of the same angle and connector, with how much longer it is along the hose', () => {
@@ -56,7 +58,7 @@ describe('what stands in for a hose, an end or a sleeve', () => {
   it('goes by what lies on the shelf, then by its price', () => {
     const twin = (id: string, shelf: number, priceMinor: number) => ({ ...hose, id, shelf, pricePerMetreMinor: priceMinor });
     const hoses = [...catalogue.hoses, twin('dear', 0, 900), twin('there', 2, 5000), twin('cheap', 0, 100)];
-    expect(substitutesFor(hose.id, { ...catalogue, hoses }).map((s) => s.part)).toEqual(['there', 'cheap', 'dear']);
+    expect(substitutesFor(hose.id, { ...catalogue, hoses }).map((s) => s.part)).toEqual(['there', 'cheap', 'dear', 'hose-ptfe-fuel-6']);
   });
 
   it('is a cap of the same size, whatever it is made of', () => {

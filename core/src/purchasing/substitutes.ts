@@ -44,7 +44,13 @@ function alike(entry: PartEntry, catalogue: Catalogue): PartEntry[] {
       return sameShape(entry.part, catalogue).map((part) => ({ kind: 'fitting', part }));
     case 'hose':
       return catalogue.hoses
-        .filter((h) => h.construction === entry.part.construction && sameSize(h, entry.part) && h.workingBar >= entry.part.workingBar)
+        .filter(
+          (h) =>
+            h.construction === entry.part.construction &&
+            sameSize(h, entry.part) &&
+            h.workingBar >= entry.part.workingBar &&
+            (entry.part.core !== 'conductive' || h.core === 'conductive'),
+        )
         .map((part) => ({ kind: 'hose', part }));
     case 'hose end': {
       const hose = catalogue.hoses.find((h) => h.construction === entry.part.construction && sameSize(h, entry.part));

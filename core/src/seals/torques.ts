@@ -83,12 +83,7 @@ const FLARE_ALUMINIUM: ByDash = {
 };
 
 /** The same by another handbook, N·m, converted from lbf·in inwards. Source: tube assembly practice for aircraft, from memory. */
-const FLARE_ALUMINIUM_OTHER: ByDash = {
-  '6': [12.5, 14.7],
-  '8': [26, 29],
-  '10': [37.5, 40.5],
-  '12': [52, 56],
-};
+const FLARE_ALUMINIUM_OTHER: ByDash = { '6': [12.5, 14.7], '8': [26, 29], '10': [37.5, 40.5], '12': [52, 56] };
 
 /** A solid steel stud or plug with a flat washer in steel or iron, N·m, by diameter. Source: ISO 9974-2 light series, from memory. */
 const WASHER_STEEL: ByDiameter = [
@@ -193,7 +188,11 @@ export function bossTorques(dash: string): TorqueChoice[] {
   const [low, high] = share(lighter);
   return [
     { metal: 'aluminium', low, high, source: SHARED },
-    agreed('steel', [lighter, light ? 'light duty, SAE J1926-3, from memory' : 'SAE J1926-3, from memory'], light && [heavy, 'heavy duty, SAE J1926-2, from memory']),
+    agreed(
+      'steel',
+      [lighter, light ? 'light duty, SAE J1926-3, from memory' : 'SAE J1926-3, from memory'],
+      light && [heavy, 'heavy duty, SAE J1926-2, from memory'],
+    ),
   ];
 }
 

@@ -1,7 +1,17 @@
 import { fluidById } from '../fluids/index.js';
 import { readLand } from '../connectors/index.js';
 import { sealants, type Consumable } from '../seals/index.js';
-import { bearsWords, heatOf, listed, noCompound, refusal, refusedBefore, ringCompound, type Refused, type SealUse } from './compound-choice.js';
+import {
+  bearsWords,
+  heatOf,
+  listed,
+  noCompound,
+  refusal,
+  refusedBefore,
+  ringCompound,
+  type Refused,
+  type SealUse,
+} from './compound-choice.js';
 import { usualSealRules, type SealRules } from './seal-rules.js';
 import { specifyRing } from './specify-ring.js';
 import { figureOf, madeFor, type Supply } from './supply-schema.js';

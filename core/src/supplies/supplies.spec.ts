@@ -41,9 +41,17 @@ describe('the fluids', () => {
     expect(() => fluidById('water')).toThrow(RangeError);
   });
 
-  it('of two together are as hard on a rubber as the harder', () => {
+  it('that may be several are as hard on a rubber as the hardest', () => {
     const fkm = compounds.find((c) => c.id === 'fkm')!.fluids;
-    expect([fkm.petrol, fkm['alcohol fuel'], fkm['petrol with alcohol']]).toEqual(['good', 'short', 'short']);
+    expect([fkm.petrol, fkm['petrol with alcohol'], fkm.E85, fkm.methanol, fkm['alcohol fuel']]).toEqual([
+      'good',
+      'good',
+      'good',
+      'never',
+      'never',
+    ]);
+    const epdm = compounds.find((c) => c.id === 'epdm')!.fluids;
+    expect([epdm.E85, epdm.methanol, epdm['alcohol fuel']]).toEqual(['never', 'good', 'never']);
   });
 });
 
@@ -91,12 +99,20 @@ describe('what to take for a joint', () => {
   it('is the ring in a compound that bears the fluid and its heat', () => {
     expect(name(ring, { fluid: 'engine oil' }, supplies)).toBe('O-ring FKM AS568-906');
     expect(name(ring, { fluid: 'coolant' }, supplies)).toBe('O-ring HNBR AS568-906');
-    expect(name(ring, { fluid: 'alcohol fuel' }, supplies)).toBe('O-ring EPDM AS568-906');
-    expect(specify(ring, { fluid: 'petrol with alcohol' }, supplies).doubt).toMatch(/ask the ring maker/);
+    for (const [fluid, compound] of [
+      ['petrol with alcohol', 'FKM'],
+      ['E85', 'FKM'],
+      ['methanol', 'EPDM'],
+      ['alcohol fuel', 'FVMQ'],
+    ] as const)
+      expect(name(ring, { fluid }, supplies)).toBe(`O-ring ${compound} AS568-906`);
+    // cold as well as heat
+    expect(name(ring, { fluid: 'engine oil', coldC: -30 }, supplies)).toBe('O-ring HNBR AS568-906');
+    expect(name(ring, { fluid: 'engine oil', coldC: -40 }, supplies)).toBe('O-ring FVMQ AS568-906');
     expect(specify(ring, { fluid: 'engine oil', hotC: 230 }, supplies).part).toBeUndefined();
     for (const fluid of fluidIds) {
       const { hotC } = fluidById(fluid);
-      const compound = ringCompound(fluid, hotC);
+      const compound = ringCompound({ fluid, hotC });
       if (compound) expect([compound.fluids[fluid], compound.maxC >= hotC]).toEqual(['good', true]);
     }
   });
@@ -111,7 +127,8 @@ describe('what to take for a joint', () => {
       name: 'O-ring FKM AS568-906',
       refused: [{ name: 'nitrile (NBR)', why: `it bears ${roundedDown(110, '°C')}, and engine oil gets to ${roundedUp(140, '°C')} here` }],
     });
-    expect(specify(ring, { fluid: 'petrol with alcohol' }, supplies).refused!.length).toBe(usualSealRules.rings.length);
+    expect(specify(ring, { fluid: 'engine oil', hotC: 230 }, supplies).refused!.length).toBe(usualSealRules.rings.length);
+    expect(specify(ring, { fluid: 'engine oil', coldC: -30 }, supplies).refused![0]!.why).toMatch(/stiff below/);
   });
 
   it('is a bonded washer whose lip bears the fluid and its heat as well', () => {
@@ -129,7 +146,7 @@ describe('what to take for a joint', () => {
     expect(name(taper, { fluid: 'engine oil' }, supplies, rules)).toBe('PTFE thread tape');
     // tape frays: neither into injectors nor into a restrictor, whatever the shop takes elsewhere
     expect(name(taper, { fluid: 'petrol' }, supplies, rules)).toBe('Liquid thread sealant for fuel');
-    expect(name(taper, { fluid: 'engine oil', place: 'turbo feed' }, supplies, rules)).toBe('Liquid thread sealant with PTFE');
+    expect(specify(taper, { fluid: 'engine oil', place: 'turbo feed' }, supplies, rules)).toMatchObject({ none: true });
   });
 
   it('is named where the catalogue has none, and never one that was taken out', () => {

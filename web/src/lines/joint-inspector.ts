@@ -83,7 +83,9 @@ export class JointInspector {
     const { makeUp } = mating;
     const system = this.preferences.system();
     if (!makeUp)
-      return metals?.includes('plastic') ? { figure: "by the maker's figure only", note: 'One side is plastic.', others: [], differ: '' } : null;
+      return metals?.includes('plastic')
+        ? { figure: "by the maker's figure only", note: 'One side is plastic.', others: [], differ: '' }
+        : null;
     const met = metals && makeUp.torques ? `${metals[0]} on ${metals[1]}` : undefined;
     const shown = makeUp.metal === 'steel' ? 'steel' : 'aluminium';
     const torques = torquesInWords(makeUp, system);
