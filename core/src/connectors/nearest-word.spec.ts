@@ -36,10 +36,10 @@ describe('scanNotation', () => {
         let end = 0;
         for (const token of scanNotation(text)) {
           expect(text.slice(token.position, token.position + token.text.length)).toBe(token.text);
-          expect(text.slice(end, token.position)).toMatch(/^[\s,;()[\].°]*$/);
+          expect(text.slice(end, token.position)).toMatch(/^[\s,;()[\].°-]*$/);
           end = token.position + token.text.length;
         }
-        expect(text.slice(end)).toMatch(/^[\s,;()[\].°]*$/);
+        expect(text.slice(end)).toMatch(/^[\s,;()[\].°-]*$/);
       }),
     );
   });

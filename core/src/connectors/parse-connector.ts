@@ -61,10 +61,12 @@ function missingFamily({ size, gender, seat, swivel }: Reading, text: string): n
       : size?.kind === 'dash'
         ? 'A dash size is not a thread yet: say an, orb or sae45.'
         : 'Say which: an, orb, npt, r, g, m14x1.5, banjo, post, barb.';
-  const heads = size?.kind === 'fraction' ? ['npt', 'rc', 'r', 'g', 'barb'] : size?.kind === 'dash' ? ['an', 'orb', 'sae45'] : [];
-  const said = gender ? (gender.gender === 'male' ? ' m' : ' f') : '';
+  const heads = size?.kind === 'fraction' ? ['npt', 'rc', 'r', 'g', 'barb', 'hose'] : size?.kind === 'dash' ? ['an', 'orb', 'sae45'] : [];
+  const said = gender ? [gender.gender === 'male' ? ' m' : ' f'] : [' f', ' m'];
   // what was said besides must stay: where it does, only the family is open
-  const choices = seat || swivel ? [] : [...new Set(heads.flatMap((head) => wholly(`${head} ${size!.text}${said}`)))];
+  const whole = (head: string): string[] =>
+    said.flatMap((sex) => wholly(`${head} ${size!.text}${sex}${head === 'g' && sex === ' m' ? ' washer' : ''}`));
+  const choices = seat || swivel ? [] : [...new Set(heads.flatMap(whole))];
   throw new ConnectorSyntaxError('The family is missing.', at.position, at.text.length, hint, undefined, choices);
 }
 

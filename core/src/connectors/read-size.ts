@@ -1,5 +1,5 @@
 import { ConnectorSyntaxError } from './connector-syntax-error.js';
-import { hasSize, type Family } from './family.js';
+import { familyById, hasSize, type Family } from './family.js';
 import { formatLand, landProblem, type Land } from './land.js';
 import { dashToFraction, formatDash, fractionToNumber, quantity } from '../units/index.js';
 import type { Token } from './scan-notation.js';
@@ -36,7 +36,7 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
       return fail(`"${token.text}" is not an inch thread.`, 'Type diameter and threads per inch: 9/16-18.');
     case 'pipe':
       if (token.kind === 'fraction') return fractionText(token);
-      if (token.kind === 'inch-thread') return (first ?? '').replace(/[\s-]+/g, ' ');
+      if (token.kind === 'inch-thread') return countedPipe(token, family);
       if (token.kind === 'number' && Number(number(token.text)) <= 2) return eighths(Number(number(token.text))) ?? number(token.text);
       return fail(`"${token.text}" is not a pipe size.`, 'Pipe sizes are written as fractions: 1/8, 1/4, 3/8, 1/2.');
     case 'metric':
@@ -60,6 +60,8 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
       if (token.kind === 'number' && family.sizes.includes(number(token.text))) return number(token.text);
       // no hose of this trade is that many inches wide
       if (token.kind === 'number' && family.sizes.includes(`${number(token.text)}mm`)) return `${number(token.text)}mm`;
+      // 12.7 is half an inch to the letter, and nothing else
+      if (token.kind === 'number' && inchesOf(number(token.text))) return inchesOf(number(token.text))!;
       if (token.kind === 'number' && eighths(Number(number(token.text)))) return eighths(Number(number(token.text)))!;
       return fail(
         `"${token.text}" is not a hose bore.`,
@@ -70,6 +72,38 @@ function sizeIn(token: Token, family: Family, fail: (message: string, hint: stri
     case 'land':
       return fail(`"${token.text}" is not a size of ${family.name}.`, 'Type what it carries: orb10, npt 1/4.');
   }
+}
+
+/** Threads an inch of a pipe family in a size; undefined where it has none of it. */
+export function pipeCount(family: Family, size: string): number | undefined {
+  const pitchMm = family.sizes.includes(size) ? family.thread(size, 'male')?.pitchMm : undefined;
+  return pitchMm === undefined ? undefined : Math.round((25.4 / pitchMm) * 2) / 2;
+}
+
+/** A pipe size with its count: where the count is another thread's, it is asked which of the two is meant. */
+function countedPipe(token: Token, family: Family): string {
+  const size = (token.parts[0] ?? '').replace(/[\s-]+/g, ' ');
+  const count = Number(token.parts[1]);
+  const own = pipeCount(family, size);
+  if (own === undefined || own === count) return size;
+  const british = /^(r|rp|g)$/.test(family.id);
+  const other = british ? 'npt' : 'g';
+  const has = pipeCount(familyById(other), size) === count;
+  const choices = has
+    ? british
+      ? [`npt ${size} f`, `npt ${size} m`]
+      : [`rc ${size} f`, `r ${size} m`, `g ${size} f`, `g ${size} m washer`]
+    : [];
+  throw new ConnectorSyntaxError(
+    `${family.name} ${size} has ${own} threads an inch, not ${count}.`,
+    token.position,
+    token.text.length,
+    has
+      ? `${count} are those of ${british ? 'American' : 'British'} pipe: count again, or say which it is.`
+      : 'Count again with a pitch gauge, or leave the count away.',
+    undefined,
+    choices,
+  );
 }
 
 /** Bolts and bore of a flange, any that can be: `2x44 bore20`. */
@@ -111,6 +145,14 @@ function eighths(value: number): string | undefined {
   return `${whole ? `${whole} ` : ''}${rest / by}/${16 / by}`;
 }
 
+/** `1/2` of 12.7 mm. */
+function inchesOf(millimetres: string): string | undefined {
+  const inches = Number(millimetres) / 25.4;
+  const sixteenths = Math.round(inches * 16);
+  if (Math.abs(inches * 16 - sixteenths) > 0.004 || sixteenths === 0) return undefined;
+  return sixteenths % 16 === 0 ? String(sixteenths / 16) : eighths(sixteenths / 16);
+}
+
 /** A land, and the bolts round it where they are said: `62x71`, `62x71x2.6 bolts4x88`. @throws {ConnectorSyntaxError} */
 export function readLandToken(token: Token, circle?: Token): string {
   const number = (text: string): number => Number(text.replace(',', '.'));
@@ -137,7 +179,7 @@ export function readLandToken(token: Token, circle?: Token): string {
 }
 
 function inchText(token: Token): string {
-  return `${(token.parts[0] ?? '').replace(/[\s-]+/g, ' ')}-${token.parts[1]}`;
+  return `${(token.parts[0] ?? '').replace(/[\s-]+/g, ' ').trim()}-${token.parts[1]}`;
 }
 
 function fractionText(token: Token): string {

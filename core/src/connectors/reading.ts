@@ -1,10 +1,11 @@
 import { ConnectorSyntaxError } from './connector-syntax-error.js';
 import type { Gender } from './connector.js';
 import { families, familyById, type Family } from './family.js';
-import { nearestWord } from './nearest-word.js';
+import { editDistance, nearestWord } from './nearest-word.js';
 import { scanNotation, type Token } from './scan-notation.js';
 import { settleWords } from './settle-words.js';
 import {
+  BRITISH,
   FAMILY_AND_GENDER,
   FILLER,
   FORM_WORDS,
@@ -12,7 +13,10 @@ import {
   OTHER_TRADES,
   PART_WORDS,
   SEAT_WORDS,
+  SERIES_WORDS,
+  SWIVEL_NUTS,
   SWIVEL_WORDS,
+  VAGUE,
   VOCABULARY,
 } from './vocabulary.js';
 
@@ -41,13 +45,28 @@ export interface Reading {
   /** Words that settle nothing by themselves: whose size it is, which of two British threads. */
   sae?: Token;
   bsp?: Token;
+  /** `unf`, `unc`: how many threads an inch has, where only the diameter is said. */
+  series?: Token;
+  /** A flare whose angle is not said. */
+  flare?: Token;
+  /** A filter: round its post, or a part of its own. */
+  filter?: Token;
+  /** A trade's word that names no thread of it, with what it may be. */
+  vague?: { readonly token: Token; readonly heads: readonly string[] };
   form?: { readonly form: 'taper' | 'parallel'; readonly token: Token };
 }
 
 /** @throws {ConnectorSyntaxError} for a word that has no meaning, or two that say the same thing */
 export function readWords(text: string): Reading {
   const reading: Reading = {};
-  for (const token of scanNotation(text)) takeToken(reading, token, text);
+  const tokens = scanNotation(text);
+  tokens.forEach((token, i) => {
+    // `G 1/4 A` is the external thread of ISO 228, in its class
+    const before = tokens[i - 1];
+    const classed = /^[ab]$/i.test(token.text) && before?.kind === 'fraction' && reading.family?.family.id === 'g';
+    if (classed) takeGender(reading, 'male', token);
+    else takeToken(reading, token, text);
+  });
   return settleWords(reading);
 }
 
@@ -76,15 +95,26 @@ function takeToken(reading: Reading, token: Token, text: string): void {
         reading.bolt = token;
         return;
       }
+      takeClass(reading, token);
+      return takeSize(reading, token);
+    case 'inch-thread':
+      takeClass(reading, token);
       return takeSize(reading, token);
     case 'bolts':
-    case 'inch-thread':
     case 'millimetres':
     case 'fraction':
     case 'dash':
     case 'number':
       takeSize(reading, token);
   }
+}
+
+/** A class of tolerance says the sex: 2A and 6g are outside, 2B and 6H inside; a small h is said of both. */
+function takeClass(reading: Reading, token: Token): void {
+  const inch = /[123]([ab])\s*$/i.exec(token.text)?.[1]?.toLowerCase();
+  const metric = /[4-8]([gGH])\s*$/.exec(token.text)?.[1];
+  if (inch) takeGender(reading, inch === 'a' ? 'male' : 'female', token);
+  else if (metric === 'g' || metric === 'H') takeGender(reading, metric === 'g' ? 'male' : 'female', token);
 }
 
 function takeSize(reading: Reading, token: Token): void {
@@ -102,6 +132,7 @@ function takeWord(reading: Reading, token: Token, text: string): void {
   const word = token.word ?? token.text.toLowerCase();
   const both = FAMILY_AND_GENDER.get(word);
   const family = both ? familyById(both[0]) : families.find((f) => f.words.includes(word));
+  if (word === 'flare') reading.flare = token;
   if (family?.wraps) {
     if (reading.wrapper) throw twice(token, `Two of them: "${reading.wrapper.token.text}" and "${token.text}".`);
     reading.wrapper = { family, token, word };
@@ -112,7 +143,18 @@ function takeWord(reading: Reading, token: Token, text: string): void {
   else if (SEAT_WORDS.has(word)) takeSeat(reading, token, SEAT_WORDS.get(word)!);
   else if (FORM_WORDS.has(word)) reading.form = { form: FORM_WORDS.get(word)!, token };
   else if (SWIVEL_WORDS.includes(word)) reading.swivel = token;
-  else if (word === 'sae' || word === 'bsp') reading[word] = token;
+  else if (word === 'sae') reading.sae = token;
+  else if (BRITISH.has(word)) {
+    reading.bsp = token;
+    const gender = BRITISH.get(word);
+    if (gender) takeGender(reading, gender, token);
+  } else if (SWIVEL_NUTS.includes(word)) {
+    reading.family = oneOf(reading.family, { family: familyById('flare37'), token, word: 'an' });
+    takeGender(reading, 'female', token);
+    reading.swivel = token;
+  } else if ((SERIES_WORDS as readonly string[]).includes(word)) reading.series = token;
+  else if (word === 'filter') reading.filter = token;
+  else if (VAGUE.has(word)) reading.vague = { token, heads: VAGUE.get(word)! };
   else if (PART_WORDS.includes(word)) throw partWord(token, word);
   else if (!FILLER.includes(word)) throw unknownWord(token, word, text);
 }
@@ -128,13 +170,17 @@ const SIZE_ONLY = ['an', 'jic'];
 /** "hose barb", "an flare" say one family in two words; "an 6 orb" is a boss; "post … land 58x82" says what lies round the post. */
 function oneOf(before: NamedFamily | undefined, next: NamedFamily): NamedFamily {
   if (!before) return next;
-  if (before.family === next.family) return next;
+  // `an flare` is said with the word that settles it
+  if (before.family === next.family) return next.word === 'flare' ? before : next;
   const both = [before, next];
   const round = both.find(({ family }) => family.land === 'seat');
   if (round && both.some(({ family }) => family.land === 'size')) return round;
   const sized = both.find(({ word }) => SIZE_ONLY.includes(word));
   const other = both.find((named) => named !== sized)!;
   if (sized && other.family.sizeKind === 'dash') return other;
+  // `1/8 inch npt`: the unit, not the thread
+  const unit = both.find(({ word }) => word === 'inch');
+  if (unit) return both.find((named) => named !== unit)!;
   const flare = both.find(({ word }) => word === 'flare');
   const kind = both.find((named) => named !== flare)!;
   if (flare && kind.family.shape !== 'boss' && /flare|cone/.test(kind.family.name)) return kind;
@@ -181,6 +227,8 @@ function unknownWord(token: Token, word: string, text: string): ConnectorSyntaxE
 function slipOf(word: string): string | undefined {
   const meant = nearestWord(word, VOCABULARY);
   if (!meant) return undefined;
+  // a short word that lies two letters off is another word
+  if (word.length <= 6 && editDistance(word, meant) > 1) return undefined;
   const letters = (text: string): string => [...new Set(text)].sort().join('');
   return Math.min(word.length, meant.length) > 3 || letters(word) === letters(meant) ? meant : undefined;
 }

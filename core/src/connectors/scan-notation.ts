@@ -7,7 +7,9 @@ const PHRASES: readonly (readonly [pattern: RegExp, word: string])[] = [
   [phrase(String.raw`o\.?[\s-]rings?\b|orings?\b|iso\s*6149(?:-\d)?\b`), 'oring'],
   [phrase(String.raw`o[\s-]?ring\s+face(?:\s+seal)?\b|face\s+seal\b|(?:sae\s*)?j\s?1453\b`), 'orfs'],
   [phrase(String.raw`iso\s*9974(?:-\d)?\b|crush\s+washers?\b|bonded\s+washers?\b|copper\s+washers?\b|sealing\s+washers?\b`), 'washer'],
-  [phrase(String.raw`captive\s+ring\b|type\s+e\b`), 'captive'],
+  [phrase(String.raw`captive\s+ring\b|(?:type|form)\s+e\b`), 'captive'],
+  [phrase(String.raw`(?:type|form)\s+a\b`), 'washer'],
+  [phrase(String.raw`push[\s-]?lock\b`), 'barb'],
   [phrase(String.raw`inverted\s+flare\b|double\s+flare\b`), 'inverted'],
   [phrase(String.raw`bubble\s+flare\b`), 'bubble'],
   [
@@ -19,11 +21,10 @@ const PHRASES: readonly (readonly [pattern: RegExp, word: string])[] = [
   [phrase(String.raw`(?:30|60)${DEGREES}\s*cone\b|cone\s*-?\s*(?:30|60)\b${DEGREES}|cone(?:30|60)\b`), 'cone'],
   [phrase(String.raw`quick[\s-]?connect(?:or)?s?\b|push[\s-]?in\b|quick[\s-]coupler\b`), 'qc'],
   [phrase(String.raw`dry[\s-]?breaks?\b`), 'drybreak'],
-  [phrase(String.raw`push[\s-]?on\b`), 'barb'],
+  [phrase(String.raw`push[\s-]?on\b|schlauch(?:t[uü]lle)?\b`), 'barb'],
   [phrase(String.raw`beaded\b|beads?\b`), 'bead'],
   [phrase(String.raw`barbed\b`), 'barb'],
   [phrase(String.raw`weld[\s-]?on\b|weld[\s-]?in\b`), 'weld'],
-  [phrase(String.raw`(?:dash|size)(?=[\s-]*\d)`), 'size'],
 ];
 
 const FRACTION_SIGNS: Readonly<Record<string, readonly [string, string]>> = {
@@ -41,13 +42,17 @@ const PER_INCH = '(?:11\\.5|11|12|13|14|16|18|19|20|24|27|28|32)';
 /** What follows a thread and says no more than it: its series and class, `UNF-2B`, `6H`. */
 const SERIES = String.raw`(?:\s*-?\s*un(?:f|c|ef|s)?\b)?(?:\s*-?\s*[123][ab]\b)?`;
 const CLASS = String.raw`(?:\s*-?\s*[4-8][gh](?:[4-8][gh])?\b)?`;
+/** A diameter, with the inch mark some put behind it. */
+const DIAMETER = String.raw`((?:\d+[\s-]+)?\d+\/\d+|\d+[\s-]*[½¼¾⅛⅜⅝⅞]|[½¼¾⅛⅜⅝⅞]|\d+)\s*["″”]?`;
 
 /** The kinds of word a notation is made of, tried in this order at each place. */
 const PATTERNS = [
-  ['gap', /[\s,;()[\]]+|[.°](?=\s|$)/y],
+  ['gap', /[\s,;()[\]]+|[.°](?=\s|$)|(?<=[a-zäöüß\d])-(?=[a-zäöüß])/iy],
   [
     'metric',
-    phrase(String.raw`m(\d+(?:[.,]\d+)?)\s*(?:[x×*]\s*|-\s*(?=\d(?:[.,]\d+)?(?:\D|$))|\s(?=\d[.,]\d))(\d(?:[.,]\d+)?)(?![\d/])${CLASS}`),
+    phrase(
+      String.raw`m(\d+(?:[.,]\d+)?)\s*(?:[x×*]\s*p?\s*|-\s*(?=\d(?:[.,]\d+)?(?:\D|$))|\s(?=\d[.,]\d))(\d(?:[.,]\d+)?)(?![\d/])${CLASS}`,
+    ),
   ],
   ['metric', /m(\d+(?:[.,]\d+)?)(?:\s*[x×*]\s*(\d+(?:[.,]\d+)?))?(?![\d/])/iy],
   // a pitch has one figure before its point: `m 58x82` is a male with its land
@@ -55,19 +60,22 @@ const PATTERNS = [
   ['circle', /bolts?\s*(\d{1,2})\s*[x×*]\s*(\d+(?:[.,]\d+)?)(?:\s*mm\b)?/iy],
   ['bolts', /2\s*[x×*]\s*(\d{2,}(?:[.,]\d+)?)(?:\s*mm\b)?/iy],
   ['land', /(\d{1,3}(?:[.,]\d+)?)\s*[x×*]\s*(\d{2,3}(?:[.,]\d+)?)(?:\s*[x×*]\s*(\d{1,2}(?:[.,]\d+)?))?(?:\s*mm\b)?(?![\d/x-])/iy],
-  ['metric', phrase(String.raw`(\d{1,2})\s*[x×*]\s*(\d(?:[.,]\d+)?)(?![\d/x×*])${CLASS}`)],
+  ['metric', phrase(String.raw`(\d{1,2})(?:\s*mm)?\s*[x×*]\s*p?\s*(\d(?:[.,]\d+)?)(?![\d/x×*])${CLASS}`)],
   ['bore', /bore\s*(\d+(?:[.,]\d+)?)(?:\s*mm\b)?/iy],
   ['phrase', undefined],
-  ['inch-thread', phrase(String.raw`((?:\d+[\s-]+)?\d+\/\d+|\d+)\s*-\s*(\d{1,2}(?:\.5)?)(?![\d/])${SERIES}`)],
+  // read before a dash: its hyphen is not one of a thread
+  ['dash', phrase(String.raw`(?:dash|size)\s*[-#]?\s*(\d+)(?![\d/.,])`)],
+  ['inch-thread', phrase(String.raw`${DIAMETER}\s*-\s*(\d{1,2}(?:\.5)?)(?![\d/])${SERIES}`)],
   ['inch-thread', phrase(String.raw`((?:\d+[\s-]+)?\d+\/\d+)\s+(${PER_INCH})(?![\d/.,])(?!\s*(?:mm|°|deg))${SERIES}`)],
   ['millimetres', /(\d+(?:[.,]\d+)?)\s*mm\b/iy],
+  ['millimetres', /[øφ⌀Ø]\s*(\d+(?:[.,]\d+)?)(?:\s*mm\b)?/iy],
   ['fraction', /(\d+)[\s-]+(\d+)\/(\d+)/y],
   ['fraction', /(\d+)\/(\d+)/y],
   ['fraction sign', /(?:(\d+)[\s-]*)?([½¼¾⅛⅜⅝⅞])/y],
   ['tube', /(\d{1,2})\s?([ls])\b/iy],
   ['dash', /[-#]\s*(\d+)/y],
-  ['word', /[a-z]+/iy],
-  ['number', /\d+(?:[.,]\d+)?/y],
+  ['word', /[a-zäöüß]+/iy],
+  ['number', /\d+(?:[.,]\d+)?|\.\d+/y],
   ['inch-mark', /["″”]/y],
 ] as const;
 
@@ -114,12 +122,17 @@ function matchAt(text: string, at: number): Match {
     pattern.lastIndex = at;
     const match = pattern.exec(text);
     if (!match) continue;
-    const parts = match.slice(1);
+    const parts = kind === 'inch-thread' ? [plainFraction(match[1]!), ...match.slice(2)] : match.slice(1);
     if (kind !== 'fraction sign') return { kind, match: match[0], parts };
     const [top, bottom] = FRACTION_SIGNS[parts[1]!]!;
     return { kind: 'fraction', match: match[0], parts: parts[0] === undefined ? [top, bottom] : [parts[0], top, bottom] };
   }
   return { kind: 'unknown', match: text.charAt(at), parts: [] };
+}
+
+/** `1⅛` as `1 1/8`. */
+function plainFraction(text: string): string {
+  return text.replace(/[\s-]*([½¼¾⅛⅜⅝⅞])/, (_, sign: string) => ` ${FRACTION_SIGNS[sign]!.join('/')}`).trim();
 }
 
 function phraseAt(text: string, at: number): Match | undefined {

@@ -1,7 +1,8 @@
 import { ConnectorSyntaxError } from './connector-syntax-error.js';
 import { familyById, type Family } from './family.js';
 import type { Reading } from './reading.js';
-import { threadsOfDashes } from './read-size.js';
+import { pipeCount, threadsOfDashes } from './read-size.js';
+import type { Token } from './scan-notation.js';
 
 /**
  * What several words say only together: `m14x1.5 orb` is the metric O-ring port, `9/16-18 o-ring` the boss of that thread, `m16x1.5 10l` a
@@ -10,6 +11,10 @@ import { threadsOfDashes } from './read-size.js';
  */
 export function settleWords(reading: Reading): Reading {
   settleBolt(reading);
+  settleSeries(reading);
+  settleFilter(reading);
+  settleFlare(reading);
+  settleVague(reading);
   settleSae(reading);
   settleBritish(reading);
   settleForm(reading);
@@ -25,7 +30,123 @@ export function settleWords(reading: Reading): Reading {
   }
   if (!family && size?.kind === 'metric' && /^\d+[ls]$/.test(seat?.seat ?? '')) name(reading, 'cone24');
   if (!family && size?.kind === 'dash' && reading.swivel) name(reading, 'flare37');
+  if (!family && size?.kind === 'inch-thread') settlePipeCount(reading, size);
   return reading;
+}
+
+/** Threads an inch by series and diameter. Source: ASME B1.1. */
+const SERIES: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  unc: { '1/4': 20, '5/16': 18, '3/8': 16, '7/16': 14, '1/2': 13, '9/16': 12, '5/8': 11, '3/4': 10, '7/8': 9, '1': 8 },
+  unf: { '1/4': 28, '5/16': 24, '3/8': 24, '7/16': 20, '1/2': 20, '9/16': 18, '5/8': 18, '3/4': 16, '7/8': 14, '1': 12 },
+  unef: { '1/4': 32, '5/16': 32, '3/8': 32, '7/16': 28, '1/2': 28, '9/16': 24, '5/8': 24, '3/4': 20, '7/8': 20, '1': 20 },
+};
+
+/** `1/2 unc` is 1/2-13: the series says how many threads an inch has. Beside a thread it must say the same. */
+function settleSeries(reading: Reading): void {
+  const { series, size } = reading;
+  if (!series) return;
+  const counts = SERIES[series.text.toLowerCase()]!;
+  if (size?.kind === 'fraction' || (size?.kind === 'number' && size.text === '1')) {
+    const diameter = size.kind === 'fraction' && size.parts.length === 2 ? `${Number(size.parts[0])}/${Number(size.parts[1])}` : size.text;
+    const count = counts[diameter];
+    if (count === undefined)
+      throw ambiguous(
+        reading,
+        size.position,
+        size.text,
+        `No ${series.text.toUpperCase()} thread of ${size.text} is known here.`,
+        'Type the threads an inch: 9/16-18.',
+      );
+    reading.size = { ...size, kind: 'inch-thread', parts: [diameter, String(count)] };
+    return;
+  }
+  if (size?.kind === 'inch-thread') return;
+  throw ambiguous(reading, series.position, series.text, 'A series of inch threads.', 'Type its diameter with it: 3/4 unf, or 3/4-16.');
+}
+
+/** A filter with a thread alone is met on its post; beside anything else it is a part. */
+function settleFilter(reading: Reading): void {
+  const { filter, family, size } = reading;
+  if (!filter || family?.family.id === 'post') return;
+  if (!family && (size?.kind === 'inch-thread' || size?.kind === 'metric')) return name(reading, 'post');
+  throw new ConnectorSyntaxError(
+    `"${filter.text}" is a part, not an end.`,
+    filter.position,
+    filter.text.length,
+    'Type only what it screws on or into; the part itself is found in the store.',
+    undefined,
+    [],
+    'filter',
+  );
+}
+
+/** `flare` alone may be of 37° or 45°, unless only one of them has the thread. */
+function settleFlare(reading: Reading): void {
+  const { flare, family, size, sae } = reading;
+  if (!flare || sae || family?.word !== 'flare') return;
+  const heads = (['flare37', 'flare45'] as const).flatMap((id) => {
+    const dash = size && dashOf(size, familyById(id));
+    return dash === undefined ? [] : [{ id, head: `${id === 'flare37' ? 'an' : 'sae45-'}${dash}` }];
+  });
+  if (heads.length === 1) return name(reading, heads[0]!.id);
+  if (heads.length === 0) return;
+  throw ambiguous(
+    reading,
+    flare.position,
+    flare.text,
+    'A flare of 37° or of 45°?',
+    'They share threads and do not seal on one another: look at the cone.',
+    heads.map(({ head }) => head),
+  );
+}
+
+function dashOf(size: Token, family: Family): string | undefined {
+  if (size.kind === 'inch-thread') return threadsOfDashes(family, size);
+  const [a, b] = size.parts;
+  const dash = size.kind === 'fraction' && size.parts.length === 2 ? (Number(a) / Number(b)) * 16 : Number(/\d+/.exec(size.text)?.[0]);
+  return family.sizes.includes(String(dash)) ? String(dash) : undefined;
+}
+
+/** `pipe`, `boss`: words of the trade that are no thread yet. */
+function settleVague(reading: Reading): void {
+  const { vague, family, size, gender } = reading;
+  if (!vague || family) return;
+  if (vague.heads.length === 1) return name(reading, vague.heads[0]!);
+  const at = size?.text.trim() ?? '1/8';
+  const choices = pipeChoices(at, gender?.gender);
+  throw new ConnectorSyntaxError(
+    'Which pipe thread?',
+    vague.token.position,
+    vague.token.text.length,
+    'American or British, taper or parallel: the bench tells them apart.',
+    undefined,
+    choices,
+  );
+}
+
+function pipeChoices(size: string, gender: 'male' | 'female' | undefined): string[] {
+  const female = [`npt ${size} f`, `rc ${size} f`, `g ${size} f`];
+  const male = [`npt ${size} m`, `r ${size} m`, `g ${size} m washer`];
+  return gender === 'male' ? male : gender === 'female' ? female : [...female, ...male];
+}
+
+/** `1/8-27` is no thread of bolts: pipe is known by its count, and which pipe has it is named. */
+function settlePipeCount(reading: Reading, size: Token): void {
+  if (familyById('un').sizes.includes(`${size.parts[0]}-${size.parts[1]}`)) return;
+  const families = ['npt', 'g', 'r'].filter((id) => pipeCount(familyById(id), size.parts[0]!) === Number(size.parts[1]));
+  if (families.length === 0) return;
+  if (families.length === 1 && families[0] === 'npt' && !reading.seat) return name(reading, 'npt');
+  const { gender } = reading;
+  const female = [`rc ${size.parts[0]} f`, `g ${size.parts[0]} f`];
+  const male = [`r ${size.parts[0]} m`, `g ${size.parts[0]} m washer`];
+  throw new ConnectorSyntaxError(
+    'British pipe: parallel or taper?',
+    size.position,
+    size.text.length,
+    'That count is British pipe. Parallel (g) seals on a washer, ring or cone; taper (r, rc) on its thread.',
+    undefined,
+    gender?.gender === 'male' ? male : gender?.gender === 'female' ? female : [...female, ...male],
+  );
 }
 
 /** A bolt without its pitch belongs to a flange; anywhere else it is a thread whose pitch is missing. */
@@ -85,7 +206,15 @@ function settleForm(reading: Reading): void {
   const { form, family, size, gender } = reading;
   if (!form || reading.bsp) return;
   const metric = family?.family.id === 'metric' || (!family && size?.kind === 'metric');
-  if (metric && form.form === 'taper' && gender?.gender === 'male') return name(reading, 'keg');
+  if (metric && form.form === 'taper' && gender?.gender !== 'female') return name(reading, 'keg');
+  if (metric && form.form === 'taper')
+    throw ambiguous(
+      reading,
+      form.token.position,
+      form.token.text,
+      'A metric taper is only outside: its port is parallel, with a plain mouth.',
+      `Type the port without the word; what screws into it is keg ${size!.text.trim().toLowerCase()} m.`,
+    );
   const tapers = family ? family.family.shape === 'taper' && family.family.id !== 'rp' : false;
   if (tapers === (form.form === 'taper')) return;
   const known = family?.family.name ?? (metric ? 'A metric port' : 'This thread');

@@ -1,4 +1,6 @@
+import fc from 'fast-check';
 import { ConnectorSyntaxError, formatConnector, parseConnector } from './index.js';
+import { PART_WORDS, VOCABULARY } from './vocabulary.js';
 
 const refusal = (text: string): ConnectorSyntaxError => {
   try {
@@ -84,6 +86,43 @@ describe('what shops write and say', () => {
     ['8 ORFS m', 'orfs8 m'],
     ['JIS 1/4 m', 'jis 1/4 m'],
     ['flange 2x38 m6 bore 14', 'flange 2x38 m6 bore14 f'],
+    ['9/16-18 flare m', 'an6 m'],
+    ['5/8-18 flare m', 'sae45-6 m'],
+    ['dash 8 hose', 'hose 1/2'],
+    ['dash 4 hose barb', 'barb 1/4'],
+    ['size 6 an m', 'an6 m'],
+    ['hose 12.7', 'hose 1/2'],
+    ['ø8 hose', 'hose 8mm'],
+    ['φ16 barb', 'barb 16mm'],
+    ['barb 20mm', 'barb 20mm'],
+    ['1/2 unc f washer', '1/2-13 f washer'],
+    ['3/4 UNF m washer', '3/4-16 m washer'],
+    ['3/4 unf orb f', 'orb8 f'],
+    ['1⅛-12 f washer', '1 1/8-12 f washer'],
+    ['3/8"-18 NPT f', 'npt 3/8 f'],
+    ['.125 npt m', 'npt 1/8 m'],
+    ['1/8 inch npt f', 'npt 1/8 f'],
+    ['1/8-27 f', 'npt 1/8 f'],
+    ['1/4 NPTM', 'npt 1/4 m'],
+    ['1/4 nptf m', 'nptf 1/4 m'],
+    ['an6-m', 'an6 m'],
+    ['MJ 6', 'an6 m'],
+    ['FJX 8', 'an8 f swivel'],
+    ['MORB 10', 'orb10 m'],
+    ['MBSPP 1/4 washer', 'g 1/4 m washer'],
+    ['M14xP1.5 f washer', 'm14x1.5 f washer'],
+    ['14mm x 1.5 f washer', 'm14x1.5 f washer'],
+    ['m11x1 f washer', 'm11x1 f washer'],
+    ['7/16-24 f washer', '7/16-24 f washer'],
+    ['m10x1 tapered', 'keg m10x1 m'],
+    ['m12x1.5 AG kegelig', 'keg m12x1.5 m'],
+    ['M14x1.5 IG Form A', 'm14x1.5 f washer'],
+    ['G 1/4 Zoll AG Form E', 'g 1/4 m captive'],
+    ['G1/4A washer', 'g 1/4 m washer'],
+    ['9/16-18 UNF-2A washer', '9/16-18 m washer'],
+    ['m14x1.5-6g washer', 'm14x1.5 m washer'],
+    ['3/4-16 oil filter m', 'post 3/4-16 m'],
+    ['filter m20x1.5 f', 'post m20x1.5 f'],
     ['flange m8 2 x 44 bore 20 m', 'flange 2x44 m8 bore20 m'],
   ])('%s is %s', (text, written) => {
     expect(formatConnector(parseConnector(text))).toBe(written);
@@ -94,7 +133,17 @@ describe('what shops write and say', () => {
     ['1/8 bsp f', ['rc 1/8 f', 'g 1/8 f']],
     ['1/8 bsp', ['rc 1/8 f', 'g 1/8 f', 'r 1/8 m', 'g 1/8 m washer']],
     ['bsp 1/4 m', ['r 1/4 m', 'g 1/4 m washer']],
-    ['1/8 f', ['npt 1/8 f', 'rc 1/8 f', 'g 1/8 f']],
+    ['1/8 f', ['npt 1/8 f', 'rc 1/8 f', 'g 1/8 f', 'hose 1/8']],
+    ['1/4', ['npt 1/4 f', 'npt 1/4 m', 'rc 1/4 f', 'r 1/4 m', 'g 1/4 f', 'g 1/4 m washer', 'barb 1/4', 'hose 1/4']],
+    ['1/8-28 npt m', ['rc 1/8 f', 'r 1/8 m', 'g 1/8 f', 'g 1/8 m washer']],
+    ['1/4-18 bspt m', ['npt 1/4 f', 'npt 1/4 m']],
+    ['1/8-28 f', ['rc 1/8 f', 'g 1/8 f']],
+    ['1/4 BSPM', ['r 1/4 m', 'g 1/4 m washer']],
+    ['BSPF 1/4', ['rc 1/4 f', 'g 1/4 f']],
+    ['mbsp 1/2', ['r 1/2 m', 'g 1/2 m washer']],
+    ['1/4 pipe f', ['npt 1/4 f', 'rc 1/4 f', 'g 1/4 f']],
+    ['3/8 flare m', ['an6 m', 'sae45-6 m']],
+    ['7/16-20 flare', ['an4 f', 'an4 m', 'sae45-4 f', 'sae45-4 m']],
     ['-6 m', ['an6 m', 'orb6 m', 'sae45-6 m']],
     ['SAE 10', ['orb10 f', 'orb10 m', 'sae45-10 f', 'sae45-10 m']],
   ])('%s can be more than one thing, and asks', (text, choices) => {
@@ -129,6 +178,10 @@ describe('what shops write and say', () => {
     ['m14x1.5 f wahser', 'm14x1.5 f washer'],
   ])('mends a slip: %s', (text, suggestion) => expect(refusal(text)).toMatchObject({ suggestion }));
 
+  it.each(['turbo 6 m', 'lock 6 m', 'pine 1/4 f'])('offers nothing that is two letters off: %s', (text) =>
+    expect(refusal(text).suggestion).toBeUndefined(),
+  );
+
   it.each(['elbow', 'tee an6', 'plug npt 1/4', '90 elbow an8 m', 'adapter m14x1.5 to an6'])(
     'sends the name of a part to the store: %s',
     (text) => {
@@ -145,5 +198,53 @@ describe('what shops write and say', () => {
     ['g taper 1/4 m', /parallel/],
     ['m14x1.5 9/16-18 f', /Two sizes/],
     ['5/8-14 jic m', /No 37° flare has the thread 5\/8-14/],
+    ['3/4-16 npt m', /has 14 threads an inch, not 16/],
+    ['m14x1.5-6g f washer', /Male and female/],
+    ['an6 m filter', /is a part/],
+    ['m10x1 taper f', /only outside/],
+    ['unf an6 m', /A series of inch threads/],
   ])('drops no word in silence: %s', (text, message) => expect(refusal(text).message).toMatch(message));
+
+  const SIZES = '6 -8 #10 1/8 1/4-18 3/4-16 9/16-18 m14x1.5 m20x1.5 10mm 2x44 1_1/16-12 0.25 m16x1.5-6H 62x71'
+    .split(' ')
+    .map((s) => s.replace('_', ' '));
+  /** Every figure of a text as a number: fractions, decimals, thread counts and pitches by themselves. */
+  const figuresOf = (text: string): number[] =>
+    [...text.matchAll(/(?:(\d+)[ -])?(\d+)\/(\d+)|\d+(?:[.,]\d+)?/g)].map(([all, whole, top, bottom]) =>
+      bottom === undefined ? Number(all.replace(',', '.')) : Number(whole ?? 0) + Number(top) / Number(bottom),
+    );
+
+  it('reads no figure and no sex that was not said, and drops neither (property)', () => {
+    const words = fc.array(fc.constantFrom(...VOCABULARY, ...PART_WORDS, 'bsp', 'sae', 'unf', 'pipe', 'filter', 'MJ', 'AG'), {
+      maxLength: 3,
+    });
+    let read = 0;
+    fc.assert(
+      fc.property(words, fc.constantFrom(...SIZES), fc.nat(3), fc.constantFrom('', 'm', 'f'), (said, size, at, sex) => {
+        const text = [...said.slice(0, at), size, ...said.slice(at), sex].join(' ').trim();
+        let got;
+        try {
+          got = parseConnector(text);
+        } catch (error) {
+          expect(error).toBeInstanceOf(ConnectorSyntaxError);
+          return;
+        }
+        read++;
+        const written = formatConnector(got);
+        expect(parseConnector(written)).toEqual(got);
+        if (sex) expect([text, got.gender]).toEqual([text, sex === 'm' ? 'male' : 'female']);
+        // a dash size stands for its thread, a pipe for its count, a bore in sixteenths for its fraction
+        const thread = /-(\d+(?:\.5)?)/.exec(size)?.[1];
+        const named = figuresOf(written);
+        const wanted = figuresOf(size.replace(/-6H/, '').replace(/^[-#]/, ''));
+        const same = (figure: number): boolean =>
+          named.some((n) => Math.abs(n - figure) < 1e-9 || Math.abs(n * 16 - figure) < 1e-9 || Math.abs(n / 16 - figure) < 1e-9) ||
+          (thread !== undefined &&
+            ['flare37', 'flare45', 'orb', 'orfs', 'npt', 'nptf', 'npsm', 'inverted', 'bulkhead', 'drybreak', 'bung'].includes(got.family));
+        for (const figure of wanted) expect([text, written, figure, same(figure)]).toEqual([text, written, figure, true]);
+      }),
+      { numRuns: 1500 },
+    );
+    expect(read).toBeGreaterThan(50);
+  });
 });

@@ -16,6 +16,12 @@ export const GENDER_WORDS: ReadonlyMap<string, Gender> = new Map(
     internal: 'female',
     int: 'female',
     inside: 'female',
+    // as it is said in German
+    ag: 'male',
+    aussengewinde: 'male',
+    außengewinde: 'male',
+    ig: 'female',
+    innengewinde: 'female',
   }),
 );
 /** Words that say family and gender in one. */
@@ -27,8 +33,32 @@ export const FAMILY_AND_GENDER: ReadonlyMap<string, readonly [family: string, ge
     fpt: ['npt', 'female'],
     fnpt: ['npt', 'female'],
     fip: ['npt', 'female'],
+    nptm: ['npt', 'male'],
+    mj: ['flare37', 'male'],
+    mjic: ['flare37', 'male'],
+    fjic: ['flare37', 'female'],
+    morb: ['orb', 'male'],
+    forb: ['orb', 'female'],
+    mbspt: ['r', 'male'],
+    bsptm: ['r', 'male'],
+    fbspt: ['r', 'female'],
+    bsptf: ['r', 'female'],
+    mbspp: ['g', 'male'],
+    bsppm: ['g', 'male'],
+    fbspp: ['g', 'female'],
+    bsppf: ['g', 'female'],
   }),
 );
+/** A female nut that turns on its 37° cone. */
+export const SWIVEL_NUTS = ['fj', 'fjx', 'fjs'];
+/** British pipe with its sex, and no word on its form. */
+export const BRITISH: ReadonlyMap<string, Gender | undefined> = new Map<string, Gender | undefined>([
+  ['bsp', undefined],
+  ['bspm', 'male'],
+  ['mbsp', 'male'],
+  ['bspf', 'female'],
+  ['fbsp', 'female'],
+]);
 /** What is typed for a seat, and the seat it means. */
 export const SEAT_WORDS: ReadonlyMap<string, string> = new Map(
   Object.entries({
@@ -47,14 +77,30 @@ export const SEAT_WORDS: ReadonlyMap<string, string> = new Map(
 );
 /** What is typed of a British thread whose form is not in its name. */
 export const FORM_WORDS: ReadonlyMap<string, 'taper' | 'parallel'> = new Map(
-  Object.entries<'taper' | 'parallel'>({ taper: 'taper', tapered: 'taper', parallel: 'parallel', straight: 'parallel' }),
+  Object.entries<'taper' | 'parallel'>({
+    taper: 'taper',
+    tapered: 'taper',
+    conical: 'taper',
+    kegel: 'taper',
+    kegelig: 'taper',
+    parallel: 'parallel',
+    straight: 'parallel',
+    zylindrisch: 'parallel',
+  }),
 );
 export const SWIVEL_WORDS = ['swivel', 'sw', 'nut'];
 /** Words that say nothing about how an end joins: what they stand beside does. */
 export const FILLER = (
-  'port thread threads threaded end ends bolt size the a in weld filter coupling gasket tube hole hose heater coolant fuel vacuum oil ' +
-  'un unf unc unef uns od id fitting connection connector'
+  'port thread threads threaded end ends bolt the a in inch inches zoll weld coupling gasket tube hole hose heater coolant fuel vacuum oil ' +
+  'un uns od id fitting connection connector'
 ).split(' ');
+/** Series of inch threads: with a diameter alone they say how many threads an inch has. */
+export const SERIES_WORDS = ['unc', 'unf', 'unef'] as const;
+/** Words that name a trade, and no thread of it: which it is has to be said. */
+export const VAGUE: ReadonlyMap<string, readonly string[]> = new Map([
+  ['pipe', ['npt', 'rc', 'r', 'g']],
+  ['boss', ['orb']],
+]);
 /** Names of parts, typed where an end is asked for: the store has them. */
 export const PART_WORDS = (
   'plug plugs cap caps elbow elbows tee tees cross union unions reducer reducers adapter adapters adaptor nipple restrictor valve ' +

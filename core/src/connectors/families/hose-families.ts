@@ -3,8 +3,8 @@ import type { Family } from './family-entry.js';
 
 const bores = ['1/8', '5/32', '3/16', '1/4', '5/16', '3/8', '1/2', '5/8', '3/4', '7/8', '1', '1 1/8', '1 1/4', '1 3/8', '1 1/2', '2'];
 const wide = ['1 3/4', '2 1/4', '2 1/2', '2 3/4', '3', '3 1/2', '4'];
-const metricBores = ['3mm', '4mm', '5mm', '6mm', '8mm', '10mm', '12mm', '13mm', '16mm', '19mm', '22mm', '25mm', '28mm', '32mm', '35mm'];
-const wideMetric = ['38mm', '45mm', '51mm', '57mm', '63mm', '70mm', '76mm'];
+const metricBores = '3mm 4mm 5mm 6mm 8mm 10mm 12mm 13mm 14mm 15mm 16mm 17mm 18mm 19mm 20mm 22mm 25mm 28mm 30mm 32mm 35mm'.split(' ');
+const wideMetric = ['38mm', '40mm', '45mm', '51mm', '57mm', '63mm', '70mm', '76mm'];
 
 /** What a hose or a gasket holds without a thread. */
 export const hoseFamilies: readonly Family[] = [

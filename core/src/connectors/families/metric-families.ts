@@ -4,7 +4,7 @@ import { TUBE_FLARE } from './tube-flare.js';
 
 /** Metric threads of ports, studs and senders. Which pitches the trade meets is common practice. */
 const metricPlumbing = (
-  'M5x0.8 M6x1 M8x1 M8x1.25 M10x1 M10x1.25 M10x1.5 M12x1 M12x1.25 M12x1.5 M12x1.75 M14x1 M14x1.25 M14x1.5 M14x2 M16x1 M16x1.5 M16x2 M18x1.5 M18x2 ' +
+  'M5x0.8 M6x1 M8x1 M8x1.25 M10x1 M10x1.25 M10x1.5 M11x1 M12x1 M12x1.25 M12x1.5 M12x1.75 M14x1 M14x1.25 M14x1.5 M14x2 M16x1 M16x1.5 M16x2 M18x1.5 M18x2 ' +
   'M20x1 M20x1.5 M20x2 M22x1.5 M22x2 M24x1.5 M24x2 M26x1.5 M27x1.5 M27x2 M28x1.5 M30x1.5 M30x2 M33x1.5 M33x2 M36x1.5 M36x2 M38x1.5 M40x1.5 M42x1.5 ' +
   'M42x2 M45x1.5 M45x2 M48x1.5 M48x2'
 ).split(' ');
