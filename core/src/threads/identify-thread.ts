@@ -44,6 +44,8 @@ export interface IdentifyOptions {
 const PITCH_SIGMA_MM = 0.012;
 /** One taper reading in a hundred is misjudged. */
 const TAPER_MISJUDGED = 0.01;
+/** A flank that was held against a gauge is misjudged once in a hundred. */
+const FLANK_MISJUDGED = 0.01;
 /** Share of threads that are neither worn nor at the edge of their tolerance: they measure their basic size. */
 const FULL_SIZE = 0.25;
 /** Share left for a thread that is not in the library, as a density over 60 mm of diameters. */
@@ -60,7 +62,7 @@ const UNSETTLED_KINDRED = 0.05;
  *
  * The score is a posterior probability. Before measuring, threads are weighed by how often plumbing meets them
  * ({@link plumbingPrior}), or all alike where that is switched off. Each predicts the diameter anywhere between its smallest (least material, 0.08 mm of wear; small end of a taper) and
- * largest size, one time in four at its basic size, blurred by the uncertainty; the pitch within 0.012 mm; and the taper right 99
+ * largest size, one time in four at its basic size, blurred by the uncertainty; the pitch within 0.012 mm; the taper and the flank right 99
  * times in 100. Each trial with a known part counts by the computed fit of the two ({@link trialLikelihood}); a pitch that was
  * measured says more than any of them. A small share is kept for threads that are not in the library, so that figures which suit nothing score low.
  *
@@ -130,6 +132,7 @@ function likelihood(thread: Thread, m: CheckedMeasurement): number {
   if (m.pitchMm !== undefined) weight *= Math.exp(-0.5 * ((m.pitchMm - thread.pitchMm) / PITCH_SIGMA_MM) ** 2);
   if (weight < 1e-9) return 0;
   if (m.taper !== 'unknown') weight *= thread.taperPerMm > 0 === (m.taper === 'tapered') ? 1 - TAPER_MISJUDGED : TAPER_MISJUDGED;
+  if (m.flankDeg !== undefined) weight *= thread.flankAngleDeg === m.flankDeg ? 1 - FLANK_MISJUDGED : FLANK_MISJUDGED;
   for (const trial of m.trials) weight *= trialLikelihood(thread, m.side, trial);
   if (m.diameterMm === undefined) return weight;
   const { min, max } = measuredSpan(thread, m.side);

@@ -56,6 +56,25 @@ describe('identifyThread', () => {
     expect(identifyThread({ side, ...figures })[0]).toMatchObject({ designation, metBecause: expect.any(String) }),
   );
 
+  it('is settled by the flanks where nothing else tells: 1/2 and 3/4 of American and British taper', () => {
+    for (const [size, american, british] of [
+      ['1/2', '1/2-14 NPT', 'R 1/2'],
+      ['3/4', '3/4-14 NPT', 'R 3/4'],
+    ] as const) {
+      const figures = perfect(parseThread(american), 'external');
+      expect([size, identifyThread(figures)[0]!.ties?.map((t) => t.designation)]).toEqual([size, [british]]);
+      for (const [flankDeg, named] of [
+        [60, american],
+        [55, british],
+      ] as const) {
+        const [first] = identifyThread({ ...perfect(parseThread(named), 'external'), flankDeg });
+        expect([first!.designation, first!.ties]).toEqual([named, undefined]);
+        expect(first!.score).toBeGreaterThan(0.9);
+      }
+    }
+    expect(() => identifyThread({ side: 'external', diameterMm: 20, flankDeg: 50 as 55 })).toThrow(ThreadMeasurementError);
+  });
+
   it('never has the rare before the common of the same size: UNEF before UNF, NPSM before G', () => {
     for (const [side, diameterMm, common, rare] of [
       ['external', 14.1, '9/16-18 UNF', '9/16-24 UNEF'],

@@ -10,13 +10,15 @@ export interface ThreadMeasurement {
   readonly pitchMm?: number;
   readonly threadsPerInch?: number;
   readonly taper?: 'tapered' | 'parallel' | 'unknown';
+  /** Angle of its flanks, by a thread gauge against the light: 55° with rounded crests is British, 60° is all else. */
+  readonly flankDeg?: 55 | 60;
   /** Half-width of the diameter's uncertainty; 0.05 mm where it is not given. */
   readonly uncertaintyMm?: number;
   /** Known parts tried on it. */
   readonly trials?: readonly ThreadTrial[];
 }
 
-export type MeasurementField = 'side' | 'diameterMm' | 'pitchMm' | 'threadsPerInch' | 'taper' | 'uncertaintyMm' | 'trials';
+export type MeasurementField = 'side' | 'diameterMm' | 'pitchMm' | 'threadsPerInch' | 'taper' | 'flankDeg' | 'uncertaintyMm' | 'trials';
 
 /** A measurement that cannot be right: which figure, why, what to do. */
 export class ThreadMeasurementError extends Error {
@@ -39,6 +41,7 @@ export interface CheckedMeasurement {
   readonly diameterMm: number | undefined;
   readonly pitchMm: number | undefined;
   readonly taper: 'tapered' | 'parallel' | 'unknown';
+  readonly flankDeg: 55 | 60 | undefined;
   readonly uncertaintyMm: number;
   readonly trials: readonly ThreadTrial[];
 }
@@ -66,6 +69,13 @@ export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
   const taper = m.taper ?? 'unknown';
   if (!['tapered', 'parallel', 'unknown'].includes(taper))
     throw fail(`"${String(taper)}" is not a taper.`, 'taper', 'Say tapered, parallel or unknown.');
+  const { flankDeg } = m;
+  if (flankDeg !== undefined && flankDeg !== 55 && flankDeg !== 60)
+    throw fail(
+      `${String(flankDeg)}° is no flank of these threads.`,
+      'flankDeg',
+      'A thread gauge of 55° or of 60° lies on it without light between.',
+    );
   if (pitch !== undefined && tpi !== undefined && Math.abs(pitch * tpi - 25.4) > 0.3)
     throw fail(
       `Pitch and count disagree: ${short(tpi)} per inch is ${short(25.4 / tpi)} mm, not ${short(pitch)} mm.`,
@@ -83,7 +93,7 @@ export function checkMeasurement(m: ThreadMeasurement): CheckedMeasurement {
       'diameterMm',
       'It knows threads from M5 to 2 1/2 in. Check the unit.',
     );
-  return { side: m.side, diameterMm, pitchMm, taper, uncertaintyMm, trials };
+  return { side: m.side, diameterMm, pitchMm, taper, flankDeg, uncertaintyMm, trials };
 }
 
 function checkTrials(trials: readonly ThreadTrial[], side: Side): readonly ThreadTrial[] {

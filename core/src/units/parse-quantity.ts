@@ -44,6 +44,7 @@ export function parseQuantity(text: string, kind: QuantityKind, options: Quantit
   const fail = (message: string, position: number, length = 1): never => {
     throw new QuantitySyntaxError(message, position, Math.max(1, length), hint);
   };
+  if (FRACTION_SIGN.test(text)) return parseQuantity(plainFractions(text), kind, options);
   const trimmed = text.trim();
   if (trimmed === '') fail('Nothing typed.', 0);
   if (kind === 'length' && options.dash) {
@@ -72,8 +73,10 @@ export function parseQuantity(text: string, kind: QuantityKind, options: Quantit
     const { unit, length } = readUnit(text, at, end, kind);
     if (length === 0 && at < end && !/\s/.test(text.charAt(at)))
       fail(`"${text.slice(at, end)}" is not ${article(kind)} unit.`, at, end - at);
-    const actual = unit ?? (fraction && kind === 'length' ? unitBySymbol('in') : house);
-    if (parts > 0 && (unit === undefined || typedUnit === undefined || unit.factor >= typedUnit.factor))
+    // `5 ft 3`: what follows feet is inches
+    const inches = parts > 0 && unit === undefined && typedUnit?.symbol === 'ft' ? unitBySymbol('in') : undefined;
+    const actual = unit ?? inches ?? (fraction && kind === 'length' ? unitBySymbol('in') : house);
+    if (parts > 0 && ((unit === undefined && !inches) || typedUnit === undefined || actual.factor >= typedUnit.factor))
       fail('Two numbers, and no telling how they belong together.', at - match![0].length, match![0].length);
     total += value * actual.factor + actual.offset;
     typedUnit = unit ?? actual;
@@ -87,6 +90,14 @@ export function parseQuantity(text: string, kind: QuantityKind, options: Quantit
     sign = 1;
   }
   return { value: sign * total, unit: typedUnit!.symbol };
+}
+
+const FRACTION_SIGN = /[½¼¾⅛⅜⅝⅞]/;
+const SIGNS: Readonly<Record<string, string>> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
+
+/** `26⅛` as `26 1/8`. */
+function plainFractions(text: string): string {
+  return text.replace(/(\d?)\s*([½¼¾⅛⅜⅝⅞])/g, (_, before: string, sign: string) => `${before}${before ? ' ' : ''}${SIGNS[sign]!}`);
 }
 
 function article(kind: QuantityKind): string {

@@ -30,6 +30,7 @@ export class MeasurementForm {
   protected readonly fine = { decimals: 2, inchDecimals: 4 };
   protected readonly pitchPlaces = { decimals: 3, inchDecimals: 4 };
   protected readonly tapers = ['unknown', 'parallel', 'tapered'] as const;
+  protected readonly flanks = [null, 55, 60] as const;
   protected readonly taperWords = computed(() => {
     const taper = this.store.taperPerMm();
     if (taper === null) return null;

@@ -20,6 +20,8 @@ export interface Figures {
   readonly pitchMm: number | null;
   readonly threadsPerInch: number | null;
   readonly taper: 'tapered' | 'parallel' | 'unknown';
+  /** By a thread gauge against the light. */
+  readonly flankDeg: 55 | 60 | null;
   readonly uncertaintyMm: number;
   /** Diameters at two places along the thread, and their distance. */
   readonly frontMm: number | null;
@@ -43,6 +45,7 @@ export const nothingMeasured: Figures = {
   pitchMm: null,
   threadsPerInch: null,
   taper: 'unknown',
+  flankDeg: null,
   uncertaintyMm: 0.05,
   frontMm: null,
   backMm: null,
@@ -71,7 +74,7 @@ export class MeasurementStore {
   });
   /** The measurement as the core takes it; a taper that was measured goes before one that was said. */
   readonly measurement = computed((): ThreadMeasurement => {
-    const { side, diameterMm, pitchMm, threadsPerInch, taper, uncertaintyMm, frontMm, backMm, trials } = this.figures();
+    const { side, diameterMm, pitchMm, threadsPerInch, taper, flankDeg, uncertaintyMm, frontMm, backMm, trials } = this.figures();
     const measured = this.taperPerMm();
     const diameter = diameterMm ?? (frontMm !== null && backMm !== null ? (frontMm + backMm) / 2 : null);
     return {
@@ -80,6 +83,7 @@ export class MeasurementStore {
       ...(pitchMm === null ? {} : { pitchMm }),
       ...(threadsPerInch === null ? {} : { threadsPerInch }),
       taper: measured === null ? taper : isTapered(measured) ? 'tapered' : 'parallel',
+      ...(flankDeg === null ? {} : { flankDeg }),
       uncertaintyMm,
       trials: trials
         .filter(isNamed)
@@ -149,6 +153,7 @@ function kept(key: string): Figures {
       pitchMm: number(read.pitchMm),
       threadsPerInch: number(read.threadsPerInch),
       taper: read.taper === 'tapered' || read.taper === 'parallel' ? read.taper : 'unknown',
+      flankDeg: read.flankDeg === 55 || read.flankDeg === 60 ? read.flankDeg : null,
       uncertaintyMm: number(read.uncertaintyMm) ?? nothingMeasured.uncertaintyMm,
       frontMm: number(read.frontMm),
       backMm: number(read.backMm),
