@@ -90,7 +90,7 @@ describe('ISO 6149-1: port O-rings, inside diameter × section, mm (from memory)
   ])('%s', (thread, insideMm, sectionMm) => expect(metricPortRings[thread]).toEqual({ insideMm, sectionMm }));
 
   it('are made for one pitch a size, and for no other', () => {
-    expect(Object.keys(metricPortRings)).toHaveLength(12);
+    expect(Object.keys(metricPortRings)).toHaveLength(13);
     for (const size of ['m10x1.25', 'm14x2', 'm27x1.5']) expect(outcome(`${size} m oring`, `${size} f oring`)).toBe('leaks');
     for (const size of Object.keys(metricPortRings)) expect(outcome(`${size} m oring`, `${size} f oring`)).toBe('seals');
   });

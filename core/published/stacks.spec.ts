@@ -52,8 +52,18 @@ describe('between block and filter (common practice)', () => {
     }
   });
 
+  it('a bolt that carries a post on has no face: what is bolted on lies on the block itself', () => {
+    const bolts = all.filter((f) => f.kind === 'post bolt');
+    expect(bolts.length).toBeGreaterThan(12);
+    for (const end of bolts.flatMap((f) => f.ends))
+      for (const met of ['post 3/4-16 m 58x84', 'post 3/4-16 f 62x71'])
+        expect([end.seat, mate(end, parseConnector(met)).outcome === 'seals']).toEqual(['bolt', false]);
+  });
+
   it('every face of a part has a partner in the catalogue, and every groove a ring', () => {
-    const faces = new Map(all.flatMap((f) => f.ends.filter((end) => end.family === 'post').map((end) => [formatConnector(end), end])));
+    const faces = new Map(
+      all.flatMap((f) => f.ends.filter((end) => end.family === 'post' && end.seat !== 'bolt').map((end) => [formatConnector(end), end])),
+    );
     for (const [name, end] of faces) {
       const meets = [...faces.values()].some((other) => mate(end, other).outcome === 'seals');
       expect([name, meets]).toEqual([name, true]);

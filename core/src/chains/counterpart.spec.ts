@@ -48,7 +48,8 @@ describe('the counterpart of a connector', () => {
       return !found;
     });
     // an O-ring port of a thread that has no standard ring, a swivel of another seat than a cone, an NPSM nut that does not swivel
-    for (const c of without) expect(['metric', 'g', 'banjo', 'keg', 'bung', 'un', 'bead', 'npsm']).toContain(c.family);
-    expect(without.length).toBeLessThan(250);
+    for (const c of without.filter((c) => c.seat !== 'bolt'))
+      expect(['metric', 'g', 'banjo', 'keg', 'bung', 'un', 'bead', 'npsm']).toContain(c.family);
+    expect(without.length).toBeLessThan(320);
   });
 });

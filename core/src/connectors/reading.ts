@@ -49,6 +49,8 @@ export interface Reading {
   series?: Token;
   /** A flare whose angle is not said. */
   flare?: Token;
+  /** `bolt`: of a filter post its end, elsewhere no more than a word. */
+  boltWord?: Token;
   /** A filter: round its post, or a part of its own. */
   filter?: Token;
   /** A trade's word that names no thread of it, with what it may be. */
@@ -140,6 +142,7 @@ function takeWord(reading: Reading, token: Token, text: string): void {
     reading.family = oneOf(reading.family, { family, token, word });
     if (both) takeGender(reading, both[1], token);
   } else if (GENDER_WORDS.has(word)) takeGender(reading, GENDER_WORDS.get(word)!, token);
+  else if (word === 'bolt') reading.boltWord = token;
   else if (SEAT_WORDS.has(word)) takeSeat(reading, token, SEAT_WORDS.get(word)!);
   else if (FORM_WORDS.has(word)) reading.form = { form: FORM_WORDS.get(word)!, token };
   else if (SWIVEL_WORDS.includes(word)) reading.swivel = token;

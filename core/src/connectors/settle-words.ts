@@ -13,6 +13,7 @@ export function settleWords(reading: Reading): Reading {
   settleBolt(reading);
   settleSeries(reading);
   settleFilter(reading);
+  if (reading.boltWord && reading.family?.family.id === 'post') reading.seat ??= { seat: 'bolt', token: reading.boltWord };
   settleFlare(reading);
   settleVague(reading);
   settleSae(reading);

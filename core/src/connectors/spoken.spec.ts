@@ -123,6 +123,7 @@ describe('what shops write and say', () => {
     ['m14x1.5-6g washer', 'm14x1.5 m washer'],
     ['3/4-16 oil filter m', 'post 3/4-16 m'],
     ['filter m20x1.5 f', 'post m20x1.5 f'],
+    ['post 3/4-16 m bolt', 'post 3/4-16 m bolt'],
     ['flange m8 2 x 44 bore 20 m', 'flange 2x44 m8 bore20 m'],
   ])('%s is %s', (text, written) => {
     expect(formatConnector(parseConnector(text))).toBe(written);

@@ -66,7 +66,7 @@ export interface LineDuty {
 }
 
 /** Flow at a cold start, as a share of that at most revs, where the revs are not said: a fast idle. Common practice. */
-const COLD_SHARE = 0.25;
+export const COLD_SHARE = 0.25;
 /** What a fuel pump gives beside what full power burns. Common practice. */
 const PUMP_GIVES = 2;
 /** Of petrol, from which the air of an engine is reckoned: every fuel of this trade asks for about as much air a kilowatt. */

@@ -3,12 +3,13 @@ import { fluidOf, branchesIn, type Component, type ComponentKind, type Port } fr
 import type { Fitting } from '../fittings/index.js';
 import type { AssembledLine, GraphNode } from '../lines/index.js';
 import { takenBarAt } from './cooler-circuit.js';
-import { dutyOf, type DutyState, type FlowQuestion, type LineDuty, type StateId } from './duty.js';
+import { COLD_SHARE, dutyOf, type DutyState, type FlowQuestion, type LineDuty, type StateId } from './duty.js';
 import { pathOf, type Passed } from './flow-path.js';
 import { oilOf, timesAsThick, WARM_C } from './fluid-properties.js';
 import { lossBarAlong } from './line-loss.js';
 import type { FlowEdge, FlowNode } from './network.js';
 import { headBar } from './run-path.js';
+import { figuresOf } from './service-figures.js';
 import { broughtTo, consumerOf, isBrought, withSaidRestrictor } from './what-feeds.js';
 
 /** Kinds of component that flow passes through; at all others it begins or ends. */
@@ -79,6 +80,7 @@ export function networkOf(question: FlowQuestion, stateId: StateId, position: st
     const faces = bothFaces(line);
     if (faces) {
       for (const by of ['rim', 'core']) merged.join(`${line.portA.port.id}:${by}`, `${line.portB.port.id}:${by}`);
+      galleryAt(line, question, stateId, { fed, held, terminals, merged });
       return { line, duty, state, edges: [], unknown: false, face: true };
     }
     if (!state || duty.figures.drive === 'still' || duty.figures.drive === 'fall') return { line, duty, state, edges: [], unknown: false };
@@ -136,6 +138,27 @@ interface Driven {
   readonly edges: FlowEdge[];
   readonly terminals: Set<string>;
   readonly merged: Merged;
+}
+
+/**
+ * The face round the post of an engine is the gallery's way out and in: the pump gives into what lies round the post, and what comes back through
+ * it is held at the pressure of the gallery.
+ */
+function galleryAt(
+  { portA, portB }: AssembledLine,
+  { job, running }: FlowQuestion,
+  stateId: StateId,
+  { fed, held, terminals, merged }: Omit<Driven, 'edges'>,
+): void {
+  const engine = [portA, portB].find(({ component }) => !job.graph.nodes.get(component.id)?.part && !PASSING.includes(component.kind));
+  if (!engine) return;
+  const { id } = engine.port;
+  const { pumpLpm = figuresOf('cooler').flowLpm!, idleRevs, mostRevs, idleBar, fullBar } = running;
+  const share =
+    stateId === 'cold' || stateId === 'idle' ? (idleRevs !== undefined && mostRevs !== undefined ? idleRevs / mostRevs : COLD_SHARE) : 1;
+  fed.set(`${id}:rim`, pumpLpm * share);
+  held.set(`${id}:core`, (stateId === 'idle' ? idleBar : fullBar) ?? 0);
+  terminals.add(merged.find(`${id}:rim`)).add(merged.find(`${id}:core`));
 }
 
 /** What a line begins and ends on: a pump that gives or sucks, a pressure that is held, bearings that use it up. */

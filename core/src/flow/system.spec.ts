@@ -96,7 +96,13 @@ describe('the flow of a whole job', () => {
         { from: 'a.1', to: 'b.1', service: 'cooler' },
         { from: 'b.2', to: 'a.2', service: 'cooler-back' },
       ]),
-    ).toEqual([{ kind: 'loop', lineIds: ['line1', 'line2'], words: 'L1, L2: a ring with nothing that drives it and no way in or out.' }]);
+    ).toEqual([
+      {
+        kind: 'loop',
+        lineIds: ['line1', 'line2'],
+        words: 'L1, L2: a ring that nothing drives. Take it to a pump, to a gallery, or put its plate on the post of the block.',
+      },
+    ]);
   });
 
   it('runs backwards where a line is drawn against the flow', () => {

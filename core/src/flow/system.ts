@@ -79,7 +79,11 @@ function balanceParts({ nodes, edges, lines, terminals }: SystemNetwork): Balanc
       const ring = !own.some((n) => terminals.has(n.id));
       problems.push(
         ring
-          ? { kind: 'loop', lineIds, words: `${names}: a ring with nothing that drives it and no way in or out.` }
+          ? {
+              kind: 'loop',
+              lineIds,
+              words: `${names}: a ring that nothing drives. Take it to a pump, to a gallery, or put its plate on the post of the block.`,
+            }
           : { kind: 'dead-end', lineIds, words: `${names}: what goes in has no way out.` },
       );
       continue;

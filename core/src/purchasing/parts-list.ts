@@ -1,7 +1,7 @@
 import { connectorName, sameConnector } from '../connectors/index.js';
 import { fluidById } from '../fluids/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
-import type { Fitting } from '../fittings/index.js';
+import { kindOf, type Fitting } from '../fittings/index.js';
 import {
   findEntry,
   findFitting,
@@ -118,7 +118,9 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
       for (const c of seal?.consumables ?? []) {
         const sealant = c.item === 'thread sealant';
         const { part, name, none } = specify(c, use, catalogue.supplies, shop.seals);
-        if (none) continue;
+        // a spin-on filter brings its own gasket
+        const brings = [portA, portB].some((t) => t.part && kindOf(t.part) === 'spin-on filter');
+        if (none || (brings && c.item === 'filter or plate gasket')) continue;
         const group = part ? supplyKind(part.kind).group : sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
         // a pack of sealant is shared by many joints: it is counted in joints, and has no price a joint unless the pack says how many
         const joints = part && sealant ? figureOf(part, 'joints') : undefined;

@@ -1,5 +1,6 @@
 import { familyById, type Connector } from '../connectors/index.js';
 import { landMissed } from './joints/face-joints.js';
+import { captiveRings, captiveSize, studRings } from './o-rings.js';
 import type { Thread, ThreadFit } from '../threads/index.js';
 
 /** Why the same thread does not seal, by the families of male and female. */
@@ -22,6 +23,12 @@ const reasons: Readonly<Record<string, string>> = {
     'The port is chamfered for an O-ring, and the chamfer takes the few threads that a metric taper wedges on: it does not hold.',
 };
 
+/** A stud is said to carry a ring that no standard has for its size. */
+function ringMissing({ family, seat, size }: Connector): boolean {
+  if (seat === 'captive') return captiveRings[captiveSize({ family, size, gender: 'male' })] === undefined;
+  return family === 'g' && seat === 'oring' && studRings[size] === undefined;
+}
+
 /** Words for two connectors whose threads are the same and whose seal faces are not. */
 export function leakReason(male: Connector, female: Connector, designation: string): string {
   const washer = male.seat === 'washer' ? reasons[`washer>${female.family}`] : undefined;
@@ -40,6 +47,7 @@ function seatReason(male: Connector, female: Connector): string {
   if (male.family === 'g' && male.seat) return 'Cone, washer and O-ring seat at different places: nothing touches where it should.';
   if (male.family === 'g') return 'Parallel threads seal on nothing: say what the male seals with, a washer, an O-ring or a cone.';
   if (!male.seat || !female.seat) return 'Parallel threads seal on nothing: say what the seat is, a washer on a flat face or an O-ring.';
+  if (ringMissing(male)) return 'No ring of this size is made for it by the standard: measure the groove and ask the maker of the stud.';
   if (male.seat === 'captive') return 'The port is chamfered for an O-ring: the captive ring needs a flat face and is cut by the edge.';
   if (male.seat === 'washer') return 'The port is chamfered for an O-ring: a washer loses most of its face there and weeps.';
   if (female.seat === 'washer') return 'The port has a flat face without a chamfer: the O-ring is crushed and cut instead of seated.';
@@ -76,14 +84,18 @@ export function wedges(outside: Thread, inside: Thread, fit: ThreadFit): boolean
   return fit.verdict === 'binds' && fit.turnsToBind! >= (kindred ? KINDRED_TURNS : HOLDS_TURNS) && fit.engagement > 0.5;
 }
 
-/** Play that a wrench overcomes at the first thread of two tapers, mm. Common practice. */
-const FORCED_MM = 0.2;
+/** Play that a wrench overcomes at the first thread of two tapers, or of a taper at the countersunk mouth of a parallel hole, mm. Common practice. */
+const FORCED_MM = { taper: 0.2, parallel: 0.35 };
 
-/** Two taper pipe threads of one size from either world that do not start by hand: the wrench picks them up for a turn or two. */
+/**
+ * A taper pipe thread in one of its size from the other world that does not start by hand: the wrench picks it up for a turn or two. An American
+ * sender in a British port is the commonest of them, whether the port is taper or parallel.
+ */
 function pickedUpByWrench(outside: Thread, inside: Thread, { verdict, playMm }: ThreadFit): boolean {
   const pair = `${outside.system}>${inside.system}`;
-  const worlds = ['NPT>Rc', 'NPTF>Rc', 'R>NPT', 'R>NPTF'].includes(pair);
-  return worlds && verdict === 'no-entry' && playMm > -FORCED_MM && Math.abs(outside.majorMm - inside.majorMm) < 1;
+  const worlds = /^NPTF?>(Rc|Rp|G)$|^R>NPTF?$/.test(pair);
+  const forced = inside.taperPerMm > 0 ? FORCED_MM.taper : FORCED_MM.parallel;
+  return worlds && verdict === 'no-entry' && playMm > -forced && Math.abs(outside.majorMm - inside.majorMm) < 1;
 }
 
 /** What will happen with two pipe threads that engage without belonging together. */

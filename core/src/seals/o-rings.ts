@@ -52,6 +52,7 @@ export const metricPortRings: Readonly<Record<string, { insideMm: number; sectio
   'M20x1.5': { insideMm: 17.3, sectionMm: 2.2 },
   'M22x1.5': { insideMm: 19.3, sectionMm: 2.2 },
   M27x2: { insideMm: 23.6, sectionMm: 2.9 },
+  M30x2: { insideMm: 26.6, sectionMm: 2.9 },
   M33x2: { insideMm: 29.6, sectionMm: 2.9 },
   M42x2: { insideMm: 38.6, sectionMm: 2.9 },
   M48x2: { insideMm: 44.6, sectionMm: 2.9 },

@@ -1,5 +1,6 @@
 import { boreSizeMm, familyById } from '../connectors/index.js';
 import { bondedWashers, bossRings, captiveRings, compounds, faceRings, flatWashers, metricPortRings, studRings } from '../seals/index.js';
+import { postFaces } from '../fittings/index.js';
 import { formatDash } from '../units/index.js';
 import type { Supply } from './supply-schema.js';
 
@@ -90,6 +91,13 @@ function gaskets(): Supply[] {
   }));
   return [
     ...flange,
+    ...[...new Set(postFaces.map(({ gasket }) => gasket))].map((size): Supply => ({
+      id: `gasket filter or plate ${size}`,
+      kind: 'gasket',
+      name: `Filter or plate gasket ${size}`,
+      figures: { style: 'filter or plate', size },
+      source: 'common practice; a filter brings its own',
+    })),
     {
       id: 'gasket filter or plate',
       kind: 'gasket',

@@ -144,14 +144,21 @@ export const metricFamilies: readonly Family[] = [
     sizeKind: 'bolt',
     sizes: postSizes,
     words: ['post'],
-    seats: [],
+    // the end of a bolt that carries the post on: thread alone, no face round it
+    seats: ['bolt'],
     genders: ['male', 'female'],
     maySwivel: false,
     shape: 'post',
     land: 'seat',
-    threadAlone: 'A filter post has no seat of its own: only the gasket round it seals.',
+    threadAlone:
+      'A filter post has no seat of its own: only the gasket round it seals. A bolt has no face: what is bolted on lies on the block itself.',
     thread: boltSize,
-    sealsOn: (gender) => (gender === 'male' ? 'the machined face round it, for a gasket' : 'its own gasket'),
+    sealsOn: (gender, seat) =>
+      seat === 'bolt'
+        ? 'nothing: a bolt holds, and has no face'
+        : gender === 'male'
+          ? 'the machined face round it, for a gasket'
+          : 'its own gasket',
     standard: "the filter maker's",
     usedFor: 'spin-on filters, sandwich plates and their post bolts',
   },

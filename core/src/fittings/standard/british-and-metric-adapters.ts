@@ -73,7 +73,12 @@ export function britishAndMetricAdapters(): Fitting[] {
     ['13/16-16', '3/4-16'],
     ['m18x1.5', '3/4-16'],
   ] as const)
-    add(`post ${outside} f`, `post ${inside} m`, 0, { material: 'steel' });
+    // screwed into the boss in place of the post that was there
+    add(`post ${outside} m bolt`, `post ${inside} m bolt`, 0, {
+      kind: 'post bolt',
+      material: 'steel',
+      called: `Post adapter ${outside} to ${inside}`,
+    });
   for (const [size, dash] of [
     ['5/16', 6],
     ['3/8', 6],

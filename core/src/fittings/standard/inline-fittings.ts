@@ -79,8 +79,6 @@ export function furtherInline(): Fitting[] {
   for (const { notation, dash } of series.barb) if (dash >= 4 && dash <= 12) valve(notation, notation);
   // drawn off while the engine runs
   for (const port of ['npt 1/8 m', 'npt 1/4 m', 'm10x1 m washer', 'm14x1.5 m washer', 'r 1/8 m']) valve(port, 'barb 1/4');
-  for (const inside of POSTS)
-    for (const outside of POSTS) if (inside !== outside) add(`post ${outside} f`, `post ${inside} m`, { material: 'steel' });
   return list;
 }
 

@@ -184,7 +184,7 @@ function heads(post: string, land: string, port: string): Fitting[] {
 /** Hollow bolts that carry a post on through what is put under the filter: onto the post that is there, or into a boss. */
 function postBolts(post: string): Fitting[] {
   const bolt = (inner: 'm' | 'f', reachMm: number): Fitting =>
-    adapter(readEnd(`post ${post} ${inner}`), readEnd(`post ${post} m`), 0, {
+    adapter(readEnd(`post ${post} ${inner} bolt`), readEnd(`post ${post} m bolt`), 0, {
       kind: 'post bolt',
       material: 'steel',
       bodyMm: reachMm,

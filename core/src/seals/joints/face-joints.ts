@@ -64,7 +64,8 @@ function flatGasket(a: Land, b: Land): Mating {
 export const postJoint: SealingPair = {
   male: 'post',
   female: 'post',
-  when: (male, female) => landMissed(male, female) === undefined,
+  // the end of a bolt has no face for a gasket
+  when: (male, female) => male.seat !== 'bolt' && female.seat !== 'bolt' && landMissed(male, female) === undefined,
   joint: (male, female) => {
     const gasket = landOf(female);
     const land = landOf(male);

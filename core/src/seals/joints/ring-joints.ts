@@ -1,6 +1,6 @@
 import { connectorThread, type Connector } from '../../connectors/index.js';
 import { bossMakeUp, portRingMakeUp, washerMakeUp } from '../make-up.js';
-import { bossRings, captiveSize, metricPortRings } from '../o-rings.js';
+import { bossRings, captiveRings, captiveSize, metricPortRings, studRings } from '../o-rings.js';
 import { RING_DRESSING, type SealingPair } from './sealing-pair.js';
 import { quantity } from '../../units/index.js';
 
@@ -43,7 +43,7 @@ export const ringJoints: readonly SealingPair[] = [
   {
     male: 'g',
     female: 'g',
-    when: (m, f) => m.seat === 'oring' && onPortFace(f),
+    when: (m, f) => m.seat === 'oring' && studRings[m.size] !== undefined && onPortFace(f),
     joint: (m) => ({
       kind: 'o-ring',
       seal: { method: `stud ring G ${m.size}`, consumables: [{ item: 'O-ring', size: `stud G ${m.size}`, quantity: 1 }] },
@@ -56,7 +56,8 @@ export const ringJoints: readonly SealingPair[] = [
   ...(['metric', 'g'] as const).map((family): SealingPair => ({
     male: family,
     female: family,
-    when: (m, f) => m.seat === 'captive' && (family === 'g' ? onPortFace(f) : f.seat === 'washer'),
+    when: (m, f) =>
+      m.seat === 'captive' && captiveRings[captiveSize(m)] !== undefined && (family === 'g' ? onPortFace(f) : f.seat === 'washer'),
     joint: (m) => {
       const size = `captive ${captiveSize(m)}`;
       return {
