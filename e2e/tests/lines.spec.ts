@@ -91,7 +91,7 @@ test('bad lengths and bad pairs are refused in place', async ({ page, request })
 test('another hose keeps a way where it still fits, and drops it where it does not', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'L-4');
   await page.goto(`/job/${job.id}/lines/${lines[3]!.id}`);
-  await page.getByRole('combobox', { name: 'Hose', exact: true }).selectOption({ label: 'rubber core, steel braid' });
+  await page.getByRole('combobox', { name: 'Hose', exact: true }).selectOption({ label: 'AN rubber core, steel braid' });
   await expect(page.getByRole('button', { name: /^Joint 3/ }).first()).toBeVisible();
   await page.getByLabel('Size').selectOption('-8');
   await expect(page.getByLabel('What is open')).toContainText('No way chosen from Block');

@@ -1,4 +1,5 @@
 import { ChainStates, type StepEffect } from './chain-states.js';
+import { JOINT } from './sealing-index.js';
 import { priceOnly, usualWeights, type ChainWeights } from './chain-weights.js';
 
 const effect = (change: Partial<StepEffect> = {}): StepEffect => ({ turn: 0, takes: 0, uses: 0, aims: false, lead: 0, ...change });
@@ -53,10 +54,11 @@ describe('the state of a chain', () => {
   it('charges an elbow only until something can be turned', () => {
     const s = states({ weights: { ...priceOnly, aimMinor: 50 } });
     const bent = effect({ turn: 900 });
-    expect(follow(s, bent)!.cost).toBe(50);
+    // and as one joint more
+    expect(follow(s, bent)!.cost).toBe(50 + JOINT);
     expect(follow(s, { ...bent, aims: true })!.cost).toBe(0);
     expect(follow(s, effect({ aims: true }), bent)!.cost).toBe(0);
-    expect(follow(s, bent, effect({ aims: true }), bent)!.cost).toBe(50);
+    expect(follow(s, bent, effect({ aims: true }), bent)!.cost).toBe(50 + JOINT);
   });
 
   it('waits for the slowest part, not for all of them', () => {

@@ -1,4 +1,5 @@
 import { leadSteps, type ChainWeights } from './chain-weights.js';
+import { JOINT } from './sealing-index.js';
 
 /** What taking one step does to the state of a chain. */
 export interface StepEffect {
@@ -97,7 +98,8 @@ export class ChainStates {
         waits,
       ]);
       extra[state] =
-        (angled && this.radix[4] === 2 && aimed === 0 ? weights.aimMinor : 0) +
+        // one that cannot be aimed is as good as one with a joint more, and a swivel in it
+        (angled && this.radix[4] === 2 && aimed === 0 ? weights.aimMinor + JOINT : 0) +
         (angled && weights.elbows === 'unwanted' ? weights.elbowMinor : 0) +
         weights.leadDayMinor * (leadSteps[waits]! - leadSteps[this.radix[5] > 1 ? lead : 0]!);
     }

@@ -1,4 +1,4 @@
-import { familyById, shapeOf, type Connector } from '../connectors/index.js';
+import { endForm, familyById, shapeOf, type Connector } from '../connectors/index.js';
 import { fittingKind, isClosing, isPlain, kindOf, leadsTo, lengthBetween, openEnds, turnBetween, type Fitting } from '../fittings/index.js';
 import type { ChainQuery } from './chain.js';
 import { ChainStates, type Transition } from './chain-states.js';
@@ -24,7 +24,7 @@ export interface ChainStep {
 /** The steps that a query allows, worked out once and rid of those that another beats in every respect. */
 export class ChainSteps {
   readonly states: ChainStates;
-  private readonly known: (readonly ChainStep[] | undefined)[] = [];
+  private readonly known = new Map<string, readonly ChainStep[]>();
   private readonly closing: ClosingEnds;
   private readonly uses: readonly string[];
   private readonly avoid: ReadonlySet<string>;
@@ -68,14 +68,21 @@ export class ChainSteps {
     const { connectors } = this.index;
     const aims = turnsFreely(connectors[node]!) || turnsFreely(connectors[bundle.inNode]!);
     const joint = this.jointCost(node, bundle.inNode);
-    const at = bundle.id * 6 + Number(aims) * 3 + (joint >= RISK ? 2 : Number(joint > 0));
-    return (this.known[at] ??= this.build(bundle, aims, joint));
+    const at = `${bundle.id} ${Number(aims)} ${joint}`;
+    let known = this.known.get(at);
+    if (!known) this.known.set(at, (known = this.build(bundle, aims, joint)));
+    return known;
   }
 
   /** What the joint of two connectors costs by the way it seals; one that only does at a risk stands behind every proper one. */
   jointCost(a: number, b: number): number {
     const { kind, risk } = this.index.mating(a, b);
-    return (kind === 'taper' ? this.weights.sealantMinor : 0) + (risk || (kind === 'push' && !this.pushedIn) ? RISK : 0);
+    const { connectors } = this.index;
+    return (
+      (kind === 'taper' ? this.weights.sealantMinor : 0) +
+      this.weights.boreMmMinor * ledgeMm(connectors[a]!, connectors[b]!) +
+      (risk || (kind === 'push' && !this.pushedIn) ? RISK : 0)
+    );
   }
 
   private build(bundle: Bundle, aims: boolean, joint: number): ChainStep[] {
@@ -105,12 +112,17 @@ export class ChainSteps {
         passage,
         closings,
         joints: 1 + closings.reduce((sum, c) => sum + c.joints, 0),
-        cost: own + closings.reduce((sum, c) => sum + c.cost, 0),
+        cost: own + closings.reduce((sum, c) => sum + c.cost, 0) + (this.isIdleTee(fitting, closings) ? RISK : 0),
         lengthMm: lengthBetween(fitting, inEnd, outEnd),
         transition: this.states.transition({ turn: bundle.turn, takes, uses: used === -1 ? 0 : 1 << used, aims, lead: leadStep(fitting) }),
         substance: one + closings.map((c) => `+${c.takeOff ?? (c.open ? 'line' : 'plug')}`).join(''),
       };
     }
+  }
+
+  /** A tee whose legs are all plugged, where nobody wants a branch: no adapter, as long as there is another way. */
+  private isIdleTee(fitting: Fitting, closings: readonly EndClosing[]): boolean {
+    return !fitting.body && closings.length > 0 && !this.uses.includes(fitting.id) && closings.every((c) => c.takeOff === undefined);
   }
 
   /** Every way to give each open end to a plug, another line or a take-off that no other end of the part has. */
@@ -151,7 +163,9 @@ export class ChainSteps {
   }
 
   private mayServe(fitting: Fitting): boolean {
-    return !this.avoid.has(fitting.id) && (this.materials.length === 0 || this.materials.includes(fitting.material ?? ''));
+    if (this.avoid.has(fitting.id)) return false;
+    // what is to be used is to be used, whatever the metal of the rest
+    return this.materials.length === 0 || this.materials.includes(fitting.material ?? '') || this.uses.includes(fitting.id);
   }
 
   private cost(fitting: Fitting, inEnd: number, outEnd: number): number {
@@ -165,6 +179,12 @@ function turnsOfParts(fittings: readonly Fitting[], ids: readonly string[]): num
   return parts.flatMap((part) =>
     part.ends.flatMap((_, i) => part.ends.flatMap((__, j) => (i === j ? [] : [Math.round(turnBetween(part, i, j) * 10)]))),
   );
+}
+
+/** By how much two flanges that are bolted together differ in their bore, mm: a ledge in the flow. */
+function ledgeMm(a: Connector, b: Connector): number {
+  if (a.family !== 'flange' || b.family !== 'flange') return 0;
+  return Math.abs(endForm(a).boreMm - endForm(b).boreMm);
 }
 
 /** A joint with this end can be turned to any direction before it is tight. */

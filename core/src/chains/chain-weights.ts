@@ -1,6 +1,6 @@
 import { Type, type Static } from 'typebox';
 import { connectorThread, type Connector } from '../connectors/index.js';
-import { lengthBetween, type Fitting } from '../fittings/index.js';
+import { isMetal, lengthBetween, type Fitting, type Rarity } from '../fittings/index.js';
 import { OneOf, type Frozen } from '../schema/index.js';
 
 const Minor = Type.Integer({ minimum: 0, maximum: 100_000 });
@@ -36,6 +36,11 @@ export const ChainWeightsSchema = Type.Object(
     sealantMinor: Minor,
     /** For each part that nothing else in the job uses. */
     furtherPartMinor: Minor,
+    /** For each part that has to be ordered specially; three times that for one that is seldom made. */
+    rareMinor: Type.Optional(Minor),
+    /** The metal that is taken where nothing speaks against it, and what each part of another costs. */
+    metal: Type.Optional(OneOf(['aluminium', 'steel', 'stainless', 'brass'])),
+    otherMetalMinor: Type.Optional(Minor),
   },
   { additionalProperties: false, title: 'ChainWeights' },
 );
@@ -55,6 +60,8 @@ export const priceOnly: ChainWeights = {
   aimMinor: 0,
   sealantMinor: 0,
   furtherPartMinor: 0,
+  rareMinor: 0,
+  otherMetalMinor: 0,
 };
 
 /** A start for a shop that has not said. Common practice in kind, invented in figures. */
@@ -71,6 +78,10 @@ export const usualWeights: ChainWeights = {
   aimMinor: 900,
   sealantMinor: 300,
   furtherPartMinor: 250,
+  rareMinor: 500,
+  // most ports of this trade are aluminium, and steel in them galls and corrodes
+  metal: 'aluminium',
+  otherMetalMinor: 300,
 };
 
 /** Waiting is counted in these steps: a part that comes in five days is as good as one that comes in seven. */
@@ -89,6 +100,21 @@ export function smallThreadShare(port: Connector): number {
   return major === undefined ? 0 : Math.min(1, Math.max(0, (18 - major) / 7.6));
 }
 
+const TIMES: Readonly<Record<Rarity, number>> = { common: 0, 'by order': 1, rarely: 3 };
+
+/** What it costs that a part is not had in every shop. */
+export function rareCost({ rarity = 'common' }: Pick<Fitting, 'rarity'>, { rareMinor = usualWeights.rareMinor! }: Pick<ChainWeights, 'rareMinor'>): number {
+  return TIMES[rarity] * rareMinor;
+}
+
+/** A metal part of another metal than the shop takes; what is only made of one metal is not held against it. */
+function otherMetal({ material = 'aluminium', ends }: Fitting, { metal = usualWeights.metal! }: Pick<ChainWeights, 'metal'>): boolean {
+  return isMetal({ material }) && material !== metal && !ends.some(({ family }) => ONLY_STEEL.has(family));
+}
+
+/** Families that the trade makes in steel alone. Common practice. */
+const ONLY_STEEL: ReadonlySet<string> = new Set(['cone24', 'inverted', 'banjo', 'bubble']);
+
 /** What one way through a fitting costs by itself, in whole minor units. */
 export function ownCost(
   fitting: Fitting,
@@ -104,6 +130,8 @@ export function ownCost(
       (usedElsewhere?.has(fitting.id) ? 0 : w.furtherPartMinor) +
       w.stackMmMinor * lengthBetween(fitting, inEnd, outEnd) +
       w.smallThreadGramMinor * (fitting.massG ?? 0) * smallThreadShare(from) +
-      w.boreMmMinor * shortOfBore,
+      w.boreMmMinor * shortOfBore +
+      rareCost(fitting, w) +
+      (otherMetal(fitting, w) ? (w.otherMetalMinor ?? usualWeights.otherMetalMinor!) : 0),
   );
 }

@@ -8,7 +8,7 @@ import { leadSteps, priceOnly, solveChains, type ChainQuery, type ChainWeights }
 interface PlainChain {
   readonly ids: readonly string[];
   readonly joints: number;
-  /** Joints, each that seals at a risk counted as five. */
+  /** Joints: one that seals at a risk, and a tee with nothing on its leg, count as five; an elbow that cannot be aimed as one more. */
   readonly weighed: number;
   readonly cost: number;
   readonly lengthMm: number;
@@ -32,7 +32,7 @@ function everyChain(query: ChainQuery): PlainChain[] {
   const { constraints = {}, takeOffs = [], maxFittings = 3 } = query;
   const seals = (a: Connector, b: Connector): boolean => mate(a, b).outcome === 'seals';
   const allowed = (f: Fitting): boolean =>
-    !(constraints.avoid ?? []).includes(f.id) && (!constraints.materials?.length || constraints.materials.includes(f.material ?? ''));
+    !(constraints.avoid ?? []).includes(f.id) && (!constraints.materials?.length || constraints.materials.includes(f.material ?? '') || (constraints.use ?? []).includes(f.id));
   const inRun = (f: Fitting): boolean =>
     allowed(f) &&
     (isPlain(f) || (constraints.use ?? []).includes(f.id)) &&
@@ -43,11 +43,13 @@ function everyChain(query: ChainQuery): PlainChain[] {
     const w = query.weights!;
     const major = connectorThread(query.from)?.majorMm;
     const share = major === undefined ? 0 : Math.min(1, Math.max(0, (18 - major) / 7.6));
+    const rare = { common: 0, 'by order': 1, rarely: 3 }[f.rarity ?? 'common'] * w.rareMinor!;
+    const metal = f.material !== w.metal && !f.ends.some((e) => e.family === 'banjo') ? w.otherMetalMinor! : 0;
     const bore = Math.max(0, (query.needBoreMm ?? 0) - (f.boreMm ?? Infinity));
     const order = (f.shelf ?? 0) > 0 ? 0 : w.toOrderMinor;
     const further = query.usedElsewhere?.has(f.id) ? 0 : w.furtherPartMinor;
     const money = w.price * (f.priceMinor ?? w.unpricedMinor) + order + further + w.stackMmMinor * lengthBetween(f, i, o);
-    return Math.round(money + w.smallThreadGramMinor * (f.massG ?? 0) * share + w.boreMmMinor * bore);
+    return Math.round(money + rare + metal + w.smallThreadGramMinor * (f.massG ?? 0) * share + w.boreMmMinor * bore);
   };
 
   const closingsOf = (end: Connector): Placed['closings'] => {
@@ -106,9 +108,11 @@ function everyChain(query: ChainQuery): PlainChain[] {
       taken,
       uses,
       w.elbows === 'wanted' && w.elbowMinor > 0 && turned > 0,
-      w.aimMinor > 0 && aimedAfter(placed)[placed.length - 1],
+      w.aimMinor > 0 && aimedAfter(placed)[placed.length - 1] === true,
     ]);
   };
+  const isIdleTee = ({ fitting, closings }: Placed): boolean =>
+    closings.length > 0 && !(constraints.use ?? []).includes(fitting.id) && closings.every((c) => c.takeOff === undefined);
   const free = (c: Connector): boolean => c.swivel === true || c.seat === 'adjustable' || c.family === 'banjo';
   /** After each fitting: whether some joint up to its inner one can be turned. */
   const aimedAfter = (placed: readonly Placed[]): boolean[] => {
@@ -154,7 +158,11 @@ function everyChain(query: ChainQuery): PlainChain[] {
     found.push({
       ids: placed.map((p) => p.fitting.id),
       joints,
-      weighed: joints + 4 * matings(placed).filter((m) => m.risk || m.kind === 'push').length,
+      weighed:
+        joints +
+        4 * matings(placed).filter((m) => m.risk || m.kind === 'push').length +
+        4 * placed.filter(isIdleTee).length +
+        (w.aimMinor > 0 ? turns.filter((t, i) => t > 0 && !aimed[i]).length : 0),
       cost,
       lengthMm,
       // turned round it is the same way
@@ -200,6 +208,7 @@ const part = fc
     shelf: fc.constantFrom(0, 0, 3),
     leadDays: fc.constantFrom(0, 2, 7, 10),
     material: fc.constantFrom('aluminium', 'steel'),
+    rarity: fc.constantFrom('common', 'by order', 'rarely'),
   })
   .map(({ fitting, priceMinor, ...stock }): Fitting => ({ ...fitting, ...(priceMinor === undefined ? {} : { priceMinor }), ...stock }));
 /** Ids must differ, so that a part can be named. */
@@ -218,6 +227,9 @@ const weights: fc.Arbitrary<ChainWeights> = fc.record({
   aimMinor: fc.constantFrom(0, 700),
   sealantMinor: fc.constantFrom(0, 350),
   furtherPartMinor: fc.constantFrom(0, 200),
+  rareMinor: fc.constantFrom(0, 500),
+  metal: fc.constantFrom('aluminium', 'steel'),
+  otherMetalMinor: fc.constantFrom(0, 300),
 });
 const sometimes = <T>(value: fc.Arbitrary<T>): fc.Arbitrary<T | undefined> =>
   fc.oneof({ arbitrary: value, weight: 1 }, { arbitrary: fc.constant(undefined), weight: 4 });

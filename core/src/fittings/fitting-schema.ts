@@ -8,6 +8,10 @@ import { fittingKinds, type FittingKindId } from './fitting-kinds.js';
 const Millimetres = Type.Number({ minimum: 0, maximum: 5000 });
 const Celsius = Type.Number({ minimum: -100, maximum: 1000 });
 
+/** How easily a part is had: from every shop, by order, seldom. What nobody makes is in no catalogue. */
+export const rarities = ['common', 'by order', 'rarely'] as const;
+export type Rarity = (typeof rarities)[number];
+
 export const FittingSchema = Type.Object(
   {
     id: Type.String({ minLength: 1, maxLength: letters.partId }),
@@ -26,6 +30,8 @@ export const FittingSchema = Type.Object(
     boreMm: Type.Optional(Millimetres),
     massG: Type.Optional(Type.Number({ minimum: 0, maximum: 100_000 })),
     material: Type.Optional(WordsOrNone(letters.material)),
+    /** How easily it is had; common where it is not said. */
+    rarity: Type.Optional(OneOf(rarities)),
     maxBar: Type.Optional(Type.Number({ minimum: 0, maximum: 5000 })),
     minTempC: Type.Optional(Celsius),
     maxTempC: Type.Optional(Celsius),

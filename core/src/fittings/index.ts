@@ -5,7 +5,7 @@ export { cross, dot, endFrames, legOf, lengthBetween, plus, scaled, turnBetween,
 export { commonBody } from './standard/common-body.js';
 export { formatBody, formatPassages, formatPlaces, readBody, readPassages, readPlaces } from './part-list/body-notation.js';
 export { fittingKind, fittingKinds, kindGroups, type FittingKind, type FittingKindId } from './fitting-kinds.js';
-export { FittingSchema } from './fitting-schema.js';
+export { FittingSchema, rarities, type Rarity } from './fitting-schema.js';
 export { adapter, adapterId } from './standard/adapter.js';
 export { commonAdapters, coverageOf, type Coverage, type CoverageRow } from './coverage.js';
 export { endRating, partRating, type Rating } from './ratings.js';

@@ -69,6 +69,7 @@ const bears: { readonly [F in Field]: boolean } = {
   leadDays: false,
   retired: false,
   core: true,
+  rarity: false,
   massG: false,
   massGPerM: false,
   hexMm: false,

@@ -1,4 +1,4 @@
-import { connectorName, type Connector } from '../connectors/index.js';
+import { bareConnector, connectorName, endForm, shapeOf, type Connector } from '../connectors/index.js';
 import {
   ChainConstraintError,
   partFigures,
@@ -165,7 +165,7 @@ export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions 
       const way = asWay(turned, backwards ? { from: other, to: near } : { from: near, to: other }, catalogue);
       return { ...way, priceMinor: way.priceMinor + moreFor(end, far.end, catalogue), otherEnd: end.id };
     };
-    const ways = [...others, ...chains.map((chain) => ({ chain }))].map(asked);
+    const ways = onceEach([...others, ...chains.map((chain) => ({ chain }))].map(asked));
     return {
       ways,
       missingLinks,
@@ -177,6 +177,15 @@ export function waysAcross(gap: Gap, catalogue: Catalogue, options: WaysOptions 
     const { message, field, hint } = error;
     return { ways: [], missingLinks: [], explanation: '', inTheWay: [], contradiction: { message, field, hint } };
   }
+}
+
+/** Rows that one cannot tell apart are one: the same words, joints and bore. */
+function onceEach(ways: readonly Way[]): Way[] {
+  const seen = new Set<string>();
+  return ways.filter(({ name, jointCount, leastBoreMm, lengthMm, branches, otherEnd }) => {
+    const key = [name, jointCount, leastBoreMm, lengthMm, branches.length, otherEnd ?? ''].join('|');
+    return !seen.has(key) && seen.add(key);
+  });
 }
 
 /** The ways of a drain: those that are wide enough are asked for, and the rest only where there is none. */
@@ -201,6 +210,14 @@ function moreFor(end: HoseEnd, replaced: EndOnHose | undefined, catalogue: Catal
 /** Most ways to other ends of the hose that are listed before those to the one that is on it. */
 const MOST_OTHERS = 3;
 
+/** An end that saves a joint may be so much narrower than the one it replaces. Common practice. */
+const NARROWER = 0.9;
+
+/** A taper that is screwed in with the hose opens its sealant at every removal, and a bent one cannot be aimed: no first answer. */
+function isServiceable(end: Connector): boolean {
+  return shapeOf(end) !== 'taper' || end.swivel === true;
+}
+
 /** Ways to other ends that are made for the hose, where they have fewer joints than the best way to the one that is on it. */
 function waysToOtherEnds(
   query: ChainQuery,
@@ -216,7 +233,9 @@ function waysToOtherEnds(
   const most = best === undefined ? query.maxFittings! : Math.min(query.maxFittings!, best - 2);
   // what is to be used takes its room
   if (most < (query.constraints?.use?.length ?? 0)) return [];
-  const { chains } = solveChains({ ...query, goals, maxFittings: most, limit: MOST_OTHERS * 2 });
+  const goodEnough = best === undefined ? goals : goals.filter(({ end }) => isServiceable(end.connector) && end.boreMm >= NARROWER * (far.boreMm ?? 0));
+  if (goodEnough.length === 0) return [];
+  const { chains } = solveChains({ ...query, goals: goodEnough, maxFittings: most, limit: MOST_OTHERS * 2 });
   // a push-in coupling is no way to join a thread
   const pushed = near.connector.family === 'qc';
   return chains
@@ -225,7 +244,7 @@ function waysToOtherEnds(
         (best === undefined || jointCount < best) && !joints.some((j) => j.risk || (j.kind === 'push' && !pushed)),
     )
     .slice(0, MOST_OTHERS)
-    .map((chain) => ({ chain, end: goals[chain.goal!]!.end }));
+    .map((chain) => ({ chain, end: goodEnough[chain.goal!]!.end }));
 }
 
 /** The ways from a port to a hose end; none from a port whose thread is not certain. */
@@ -246,13 +265,14 @@ function asWay(chain: Unnamed, gap: Gap, catalogue: Catalogue): Way {
   return {
     ...chain,
     name: wayName(chain.fittings, fittings, gap),
-    leastBoreMm: Math.min(boreOf(gap), ...fittings.map((f) => f.boreMm ?? Infinity)),
+    leastBoreMm: Math.min(gap.from.boreMm ?? Infinity, gap.to.boreMm ?? Infinity, ...fittings.map((f) => f.boreMm ?? Infinity)),
     massG: fittings.reduce((sum, f) => sum + (f.massG ?? 0), 0),
   };
 }
 
-/** Of the hose ends on both sides; Infinity between two ports. */
+/** What the way should pass: the hose ends on both sides, or two ports as they are made; the narrower of them. */
 function boreOf({ from, to }: Gap): number {
+  if (from.boreMm === undefined && to.boreMm === undefined) return Math.min(...[from, to].map((side) => endForm(bareConnector(side.connector)).boreMm));
   return Math.min(from.boreMm ?? Infinity, to.boreMm ?? Infinity);
 }
 

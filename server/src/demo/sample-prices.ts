@@ -37,6 +37,8 @@ const SUPPLY_BASE: Readonly<Record<string, number>> = {
 const HOSE_BASE: Readonly<Record<string, number>> = {
   ptfe: 900,
   rubber: 1100,
+  truck: 900,
+  booster: 1200,
   pushon: 500,
   coolant: 320,
   fuel: 420,

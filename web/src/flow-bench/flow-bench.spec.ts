@@ -22,9 +22,9 @@ describe('one question of flow', () => {
     expect(answers(bench).map(([when]) => when)).toEqual(['cold, 0\u2009°C', 'between, 60\u2009°C', 'hottest, 120\u2009°C']);
     expect(answers(bench)[2]![1]).toBe(`${hot.value.toFixed(1)}\u2009L/min`);
     expect(curve(bench)).toMatch(/at 0 °C, .* at 120 °C$/);
-    await bench.type('Hole', '1.5');
+    await bench.type('Hole', '1.6');
     expect(answers(bench)[2]![1]).toBe(
-      `${throughHole({ boreMm: 1.5, dropBar: 3, oil: { grade: '10w40' } }, 120).value.toFixed(1)}\u2009L/min`,
+      `${throughHole({ boreMm: 1.6, dropBar: 3, oil: { grade: '10w40' } }, 120).value.toFixed(1)}\u2009L/min`,
     );
   });
 

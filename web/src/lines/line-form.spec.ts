@@ -59,7 +59,7 @@ describe('LineForm', () => {
     expect(sent('edit-piece')).toEqual({ endB: 'end-ptfe-6-90' });
     expect(job.store.document()!.lines[0]!.ways).toEqual(feed.ways);
     await open();
-    await form.choose('Hose', 'rubber core, steel braid');
+    await form.choose('Hose', 'AN rubber core, steel braid');
     expect(sent('edit-piece')).toEqual({ hose: 'hose-rubber-6' });
     await open();
     await form.choose('Size', '-8');

@@ -8,7 +8,7 @@ import { ChoiceField, plainChoices } from '../shared/choice-field';
 import { TextField } from '../shared/text-field';
 import { SetOver } from '../shared/set-over';
 
-type MoneyWeight = Exclude<keyof ChainWeights, 'price' | 'elbows'>;
+type MoneyWeight = Exclude<keyof ChainWeights, 'price' | 'elbows' | 'metal'>;
 
 const amount = (control: AbstractControl<string>): ValidationErrors | null => {
   const text = control.value.trim();
@@ -41,12 +41,15 @@ export class WeightsDialog {
     ['unwanted', 'either', 'wanted'] as const,
     (e) => `elbows are ${e === 'either' ? 'all the same' : e}`,
   );
+  protected readonly metals = plainChoices(['aluminium', 'steel', 'stainless', 'brass'] as const, (metal) => `preferred: ${metal}`);
   private readonly length = unitBySymbol(houseUnits[inject(Preferences).system()].length);
   private readonly aLength = this.length.symbol === 'in' ? 'an inch' : 'a millimetre';
   protected readonly figures: readonly Weighed[] = [
     { id: 'toOrderMinor', words: 'Not on the shelf', per: 'a part', why: 'Higher: ways from the shelf come first.' },
     { id: 'leadDayMinor', words: 'Waiting', per: 'a day', why: 'For the slowest part of a way, in steps of 3, 7, 14 and 30 days.' },
     { id: 'furtherPartMinor', words: 'A further kind of part', per: 'a part', why: 'Higher: fewer different parts over the whole job.' },
+    { id: 'rareMinor', words: 'Not a common part', per: 'a part', why: 'For what has to be ordered; three times that for what is seldom made.' },
+    { id: 'otherMetalMinor', words: 'Another metal', per: 'a part', why: 'By the metal the shop prefers.' },
     { id: 'unpricedMinor', words: 'A part without a price', per: 'a part', why: 'What it is taken to cost.' },
     { id: 'stackMmMinor', words: 'Stack', per: this.aLength, perLength: true, why: 'A long stack levers on its port and is in the way.' },
     {
@@ -81,6 +84,7 @@ export class WeightsDialog {
     Object.fromEntries(this.figures.map(({ id }) => [id, new FormControl('', { nonNullable: true, validators: [amount] })])),
   );
   protected readonly elbow = new FormControl<ChainWeights['elbows']>('unwanted', { nonNullable: true });
+  protected readonly metal = new FormControl<NonNullable<ChainWeights['metal']>>('aluminium', { nonNullable: true });
 
   /** What stood when the dialog was opened: what somebody else sets meanwhile is not gone over unasked. */
   private readonly before = this.store.weightsRow();
@@ -102,7 +106,7 @@ export class WeightsDialog {
     if (this.form.invalid) return;
     const typed = this.form.getRawValue();
     const amounts = this.figures.map((figure) => [figure.id, this.kept(figure, typed[figure.id]!)] as const);
-    const weights = { ...this.before.weights, ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value };
+    const weights = { ...this.before.weights, ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value, metal: this.metal.value };
     if (await this.setting.run((over) => this.store.change({ do: 'set-weights', version: over, weights }))) this.modal.close();
   }
 
@@ -110,16 +114,17 @@ export class WeightsDialog {
     this.filled = weights;
     this.form.setValue(Object.fromEntries(this.figures.map((figure) => [figure.id, this.said(figure)])));
     this.elbow.setValue(weights.elbows);
+    this.metal.setValue(weights.metal ?? usualWeights.metal!);
     this.error.set(null);
   }
 
   private said({ id, perLength }: Weighed): string {
-    return ((this.filled[id] * (perLength ? this.length.factor : 1)) / 100).toFixed(2);
+    return (((this.filled[id] ?? usualWeights[id]!) * (perLength ? this.length.factor : 1)) / 100).toFixed(2);
   }
 
   /** What is typed, as it is kept; what was left as it stood stays to the last digit. */
   private kept(figure: Weighed, text: string): number {
-    if (text === this.said(figure)) return this.filled[figure.id];
+    if (text === this.said(figure)) return this.filled[figure.id] ?? usualWeights[figure.id]!;
     const minor = Math.round(Number(text.trim().replace(',', '.')) * 100);
     return figure.perLength ? Number((minor / this.length.factor).toFixed(4)) : minor;
   }
