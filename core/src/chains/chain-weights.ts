@@ -103,7 +103,10 @@ export function smallThreadShare(port: Connector): number {
 const TIMES: Readonly<Record<Rarity, number>> = { common: 0, 'by order': 1, rarely: 3 };
 
 /** What it costs that a part is not had in every shop. */
-export function rareCost({ rarity = 'common' }: Pick<Fitting, 'rarity'>, { rareMinor = usualWeights.rareMinor! }: Pick<ChainWeights, 'rareMinor'>): number {
+export function rareCost(
+  { rarity = 'common' }: Pick<Fitting, 'rarity'>,
+  { rareMinor = usualWeights.rareMinor! }: Pick<ChainWeights, 'rareMinor'>,
+): number {
   return TIMES[rarity] * rareMinor;
 }
 

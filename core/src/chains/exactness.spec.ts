@@ -32,7 +32,8 @@ function everyChain(query: ChainQuery): PlainChain[] {
   const { constraints = {}, takeOffs = [], maxFittings = 3 } = query;
   const seals = (a: Connector, b: Connector): boolean => mate(a, b).outcome === 'seals';
   const allowed = (f: Fitting): boolean =>
-    !(constraints.avoid ?? []).includes(f.id) && (!constraints.materials?.length || constraints.materials.includes(f.material ?? '') || (constraints.use ?? []).includes(f.id));
+    !(constraints.avoid ?? []).includes(f.id) &&
+    (!constraints.materials?.length || constraints.materials.includes(f.material ?? '') || (constraints.use ?? []).includes(f.id));
   const inRun = (f: Fitting): boolean =>
     allowed(f) &&
     (isPlain(f) || (constraints.use ?? []).includes(f.id)) &&

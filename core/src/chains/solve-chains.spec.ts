@@ -175,7 +175,13 @@ describe('several goals', () => {
           maxLength: 4,
         }),
         (port, asked) => {
-          const query = { from: c(port), to: c(asked[0]!.end), fittings: catalogue, maxFittings: 2, weights: { ...usualWeights, aimMinor: 0 } };
+          const query = {
+            from: c(port),
+            to: c(asked[0]!.end),
+            fittings: catalogue,
+            maxFittings: 2,
+            weights: { ...usualWeights, aimMinor: 0 },
+          };
           const goals = asked.map(({ end, costMinor }) => ({ connector: c(end), costMinor }));
           const together = solveChains({ ...query, goals, limit: 4 }).chains;
           const alone = asked.flatMap(({ end, costMinor }) =>

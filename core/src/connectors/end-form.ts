@@ -137,7 +137,9 @@ function formOf(c: Connector): EndForm {
     case 'spigot':
     case 'inner': {
       const bore = boreSizeMm(c.size);
-      return { lengthMm: 12 + bore * 1.2, reachMm: 0, boreMm: bore * 0.72, hexMm: bore * 1.3, outsideMm: bore * 1.12 };
+      // a hose is as wide as it is called; what goes into it is narrower
+      const passes = c.family === 'barb' && c.gender === 'female' ? bore : bore * 0.72;
+      return { lengthMm: 12 + bore * 1.2, reachMm: 0, boreMm: passes, hexMm: bore * 1.3, outsideMm: bore * 1.12 };
     }
   }
 }

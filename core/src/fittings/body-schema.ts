@@ -60,6 +60,8 @@ export const BodySchema = Type.Object(
     /** Of a thermostat: where it begins to open, and where it is fully open. */
     opensC: Type.Optional(Celsius),
     fullOpenC: Type.Optional(Celsius),
+    /** Fluid it holds when it is full, L. */
+    holdsL: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
   },
   { ...strict, title: 'Body' },
 );

@@ -1,5 +1,5 @@
 import { fluidById } from '../fluids/index.js';
-import { fluidOf, type Component, type Running } from '../job/index.js';
+import { findFitting, fluidOf, type Component, type Running } from '../job/index.js';
 import type { AssembledJob, AssembledLine } from '../lines/index.js';
 import { pathOf, type Passed } from './flow-path.js';
 import { litresIn } from './run-path.js';
@@ -48,13 +48,16 @@ export function oilVolume(job: AssembledJob, running: Running): OilVolume {
     const share = figuresOf(line.line.service).drive === 'fall' ? DRAIN_SHARE : 1;
     return { line, ...(passed ? { litres: litresIn(passed) * share } : {}) };
   });
+  // what was said of it goes before what its part is made to hold
+  const holdsOf = ({ part, flow }: Component): number | undefined =>
+    flow?.holdsL ?? (part ? findFitting(job.catalogue, part.id)?.body?.holdsL : undefined);
   const touched = new Set(oily.flatMap(({ portA, portB }) => [portA.component.id, portB.component.id]));
   const components = job.document.components
-    .filter((c) => c.flow?.holdsL !== undefined || (HOLDING.includes(c.kind) && (touched.has(c.id) || c.part)))
-    .map((component): ComponentVolume => ({
-      component,
-      ...(component.flow?.holdsL === undefined ? {} : { litres: component.flow.holdsL }),
-    }));
+    .filter((c) => holdsOf(c) !== undefined || (HOLDING.includes(c.kind) && (touched.has(c.id) || c.part)))
+    .map((component): ComponentVolume => {
+      const litres = holdsOf(component);
+      return { component, ...(litres === undefined ? {} : { litres }) };
+    });
   const behind = behindThermostat(job);
   const sum = (list: readonly { litres?: number }[]): number => list.reduce((all, one) => all + (one.litres ?? 0), 0);
   const later = sum(lines.filter((l) => behind.has(l.line.line.id))) + sum(components.filter((c) => behind.has(c.component.id)));

@@ -1,5 +1,5 @@
-import { endForm, formatConnector, parseConnector, shapeOf, type Connector } from '../connectors/index.js';
-import { series, type Series } from '../fittings/index.js';
+import { endForm, familyById, formatConnector, parseConnector, shapeOf, type Connector } from '../connectors/index.js';
+import { series, spannerFor, type Series } from '../fittings/index.js';
 import { dashToFraction, dashToMm, formatDash } from '../units/index.js';
 import { formedEnds } from './formed-ends.js';
 import { constructionById, sameSize, type Hose, type HoseEnd } from './hose.js';
@@ -42,16 +42,15 @@ export function standardHoseEnds(): HoseEnd[] {
 const FURTHER: readonly (readonly [ends: Series, angles: readonly number[]])[] = [
   ['orb m', [0]],
   ['orb adjustable', [45, 90]],
-  ['npt m', [0, 45, 90]],
+  ['npt m', [0]],
   ['npsm swivel', [0, 45, 90]],
-  ['r m', [0, 90]],
+  ['r m', [0]],
   ['metric m', [0]],
   ['metric ring m', [0]],
   ['g swivel', hoseEndAngles],
-  ['cone24 light swivel', hoseEndAngles],
+  ['cone24 light swivel', [0, 45, 90]],
   ['cone24 heavy swivel', [0, 45, 90]],
   ['banjo', [90]],
-  ['flange', [0, 45, 90]],
   ['qc f', [0, 45, 90]],
 ];
 /** Push-on hose is made up with fewer; those of crimped hose that go straight on a port are fewer too. */
@@ -64,11 +63,48 @@ function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
   const row = series['an swivel'];
   const at = row.findIndex((end) => end.dash === dash);
   const stepped = [row[at - 1], row[at + 1]].flatMap((end) => (end && at >= 0 ? [{ end, angles: hoseEndAngles }] : []));
-  const others = FURTHER.flatMap(([name, angles]) => series[name].filter((end) => end.dash === dash).map((end) => ({ end, angles })));
+  // metric cones are pressed on: no reusable end is made with them
+  const others = FURTHER.filter(([name]) => endStyle === 'crimp' || !name.startsWith('cone24')).flatMap(([name, angles]) =>
+    series[name].filter((end) => end.dash === dash).map((end) => ({ end, angles })),
+  );
   const made = endStyle === 'push-on' || endStyle === 'crimp' ? FEWER_ANGLES : hoseEndAngles;
   return [...stepped, ...others].flatMap(({ end: { notation }, angles }) =>
     angles.filter((a) => made.includes(a)).map((angle) => swivelEnd(construction, dash, outsideMm, angle, parseConnector(notation))),
   );
+}
+
+/** Spanner of nuts that a standard prints: 24° cones by thread (ISO 8434-1), 60° cones by pipe size (ISO 8434-6); mm, from memory. */
+const NUTS: Readonly<Record<string, number>> = {
+  'cone24 M12x1.5': 14,
+  'cone24 M14x1.5': 17,
+  'cone24 M16x1.5': 19,
+  'cone24 M18x1.5': 22,
+  'cone24 M20x1.5': 24,
+  'cone24 M22x1.5': 27,
+  'cone24 M24x1.5': 30,
+  'cone24 M26x1.5': 32,
+  'cone24 M30x2': 36,
+  'cone24 M36x2': 41,
+  'cone24 M42x2': 50,
+  'cone24 M45x2': 50,
+  'cone24 M52x2': 60,
+  'g 1/8': 14,
+  'g 1/4': 19,
+  'g 3/8': 22,
+  'g 1/2': 27,
+  'g 5/8': 30,
+  'g 3/4': 32,
+  'g 1': 41,
+  'g 1 1/4': 50,
+  'g 1 1/2': 55,
+};
+
+/** Across the flats of an end: what its standard prints, else the spanner next to its proportion. */
+function flatsOf({ family, size }: Connector, acrossMm: number): number {
+  const { sizeKind, americanEnds } = familyById(family);
+  if (acrossMm === 0) return 0;
+  if (sizeKind === 'dash') return Math.round(acrossMm * 1000) / 1000;
+  return NUTS[`${family} ${size}`] ?? spannerFor(acrossMm, sizeKind === 'inch' || americanEnds ? 'inch' : 'metric');
 }
 
 function swivelEnd(construction: string, dash: number, outsideMm: number, angleDeg: number, other?: Connector): HoseEnd {
@@ -97,7 +133,7 @@ function swivelEnd(construction: string, dash: number, outsideMm: number, angleD
     connector,
     aMm: tenth(aMm),
     bMm: tenth(bMm),
-    hexMm: Math.round(nut.hexMm * 1000) / 1000,
+    hexMm: flatsOf(connector, nut.hexMm),
     boreMm: tenth(Math.min(nut.boreMm, dashToMm(dash)) * (style === 'push-on' ? 0.95 : 0.9)),
     socketMm: tenth(style === 'push-on' ? outsideMm * 0.98 : outsideMm * 1.28 + 2),
     socketLengthMm: tenth(style === 'push-on' ? 4 : 12 + 1.6 * dash),

@@ -233,7 +233,8 @@ function waysToOtherEnds(
   const most = best === undefined ? query.maxFittings! : Math.min(query.maxFittings!, best - 2);
   // what is to be used takes its room
   if (most < (query.constraints?.use?.length ?? 0)) return [];
-  const goodEnough = best === undefined ? goals : goals.filter(({ end }) => isServiceable(end.connector) && end.boreMm >= NARROWER * (far.boreMm ?? 0));
+  const goodEnough =
+    best === undefined ? goals : goals.filter(({ end }) => isServiceable(end.connector) && end.boreMm >= NARROWER * (far.boreMm ?? 0));
   if (goodEnough.length === 0) return [];
   const { chains } = solveChains({ ...query, goals: goodEnough, maxFittings: most, limit: MOST_OTHERS * 2 });
   // a push-in coupling is no way to join a thread
@@ -272,7 +273,8 @@ function asWay(chain: Unnamed, gap: Gap, catalogue: Catalogue): Way {
 
 /** What the way should pass: the hose ends on both sides, or two ports as they are made; the narrower of them. */
 function boreOf({ from, to }: Gap): number {
-  if (from.boreMm === undefined && to.boreMm === undefined) return Math.min(...[from, to].map((side) => endForm(bareConnector(side.connector)).boreMm));
+  if (from.boreMm === undefined && to.boreMm === undefined)
+    return Math.min(...[from, to].map((side) => endForm(bareConnector(side.connector)).boreMm));
   return Math.min(from.boreMm ?? Infinity, to.boreMm ?? Infinity);
 }
 

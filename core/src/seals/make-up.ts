@@ -85,12 +85,14 @@ export function flareMakeUp(dash: string): MakeUp {
   };
 }
 
+const LOCKNUT = 'On the locknut, after aiming; back off at most one turn.';
+
 export function bossMakeUp(dash: string, adjustable: boolean): MakeUp {
-  return byTorque(bossTorques(dash), adjustable ? 'On the locknut, after aiming; back off at most one turn.' : undefined);
+  return byTorque(bossTorques(dash), adjustable ? LOCKNUT : undefined);
 }
 
-export function portRingMakeUp(diameterMm: number): MakeUp {
-  return byTorque(portRingTorques(diameterMm));
+export function portRingMakeUp(diameterMm: number, adjustable = false): MakeUp {
+  return byTorque(portRingTorques(diameterMm), adjustable ? LOCKNUT : undefined);
 }
 
 export function washerMakeUp(boltMm: number): MakeUp {

@@ -48,7 +48,12 @@ export class WeightsDialog {
     { id: 'toOrderMinor', words: 'Not on the shelf', per: 'a part', why: 'Higher: ways from the shelf come first.' },
     { id: 'leadDayMinor', words: 'Waiting', per: 'a day', why: 'For the slowest part of a way, in steps of 3, 7, 14 and 30 days.' },
     { id: 'furtherPartMinor', words: 'A further kind of part', per: 'a part', why: 'Higher: fewer different parts over the whole job.' },
-    { id: 'rareMinor', words: 'Not a common part', per: 'a part', why: 'For what has to be ordered; three times that for what is seldom made.' },
+    {
+      id: 'rareMinor',
+      words: 'Not a common part',
+      per: 'a part',
+      why: 'For what has to be ordered; three times that for what is seldom made.',
+    },
     { id: 'otherMetalMinor', words: 'Another metal', per: 'a part', why: 'By the metal the shop prefers.' },
     { id: 'unpricedMinor', words: 'A part without a price', per: 'a part', why: 'What it is taken to cost.' },
     { id: 'stackMmMinor', words: 'Stack', per: this.aLength, perLength: true, why: 'A long stack levers on its port and is in the way.' },
@@ -106,7 +111,12 @@ export class WeightsDialog {
     if (this.form.invalid) return;
     const typed = this.form.getRawValue();
     const amounts = this.figures.map((figure) => [figure.id, this.kept(figure, typed[figure.id]!)] as const);
-    const weights = { ...this.before.weights, ...(Object.fromEntries(amounts) as Partial<ChainWeights>), elbows: this.elbow.value, metal: this.metal.value };
+    const weights = {
+      ...this.before.weights,
+      ...(Object.fromEntries(amounts) as Partial<ChainWeights>),
+      elbows: this.elbow.value,
+      metal: this.metal.value,
+    };
     if (await this.setting.run((over) => this.store.change({ do: 'set-weights', version: over, weights }))) this.modal.close();
   }
 

@@ -129,6 +129,7 @@ export class PartCard {
       ['Bore', show(p.boreMm, 'length')],
       ['Mass', p.massG === undefined ? undefined : `${p.massG} g`],
       ['Metal', p.material],
+      ['Had', p.rarity === 'rarely' ? 'seldom made' : p.rarity],
       ['Pressure', p.maxBar === undefined ? undefined : `up to ${show(p.maxBar, 'pressure', 0)}`],
       ['Limited by', p.maxBar === undefined ? undefined : p.maxBar === by.maxBar ? by.barBy : 'what its maker says'],
       ['Heat', span],
@@ -136,6 +137,7 @@ export class PartCard {
       ['Direction', p.oneWay ? 'first end to second' : undefined],
       ['Body', p.body && `${p.body.shape}, ${show(p.body.acrossMm, 'length')} across, ${show(p.body.heightMm, 'length')} high`],
       ['Passages', p.body && p.body.passages.length > 0 ? formatPassages(p.body.passages) : undefined],
+      ['Holds', p.body?.holdsL === undefined ? undefined : show(p.body.holdsL, 'volume', 2)],
       ['Begins to open', show(p.body?.opensC, 'temperature', 0)],
       ['Fully open', show(p.body?.fullOpenC, 'temperature', 0)],
     ];

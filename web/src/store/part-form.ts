@@ -264,9 +264,9 @@ export class PartForm {
   private kept(): Partial<Fitting> {
     const part = this.part()?.part;
     if (!part) return {};
-    const { id, legsMm, minTempC, maxTempC, retired, source } = part;
+    const { id, legsMm, minTempC, maxTempC, rarity, retired, source } = part;
     const sameEnds = JSON.stringify(part.ends) === JSON.stringify(this.connectors());
-    return compact<Fitting>({ id, legsMm: sameEnds ? legsMm : undefined, minTempC, maxTempC, retired, source });
+    return compact<Fitting>({ id, legsMm: sameEnds ? legsMm : undefined, minTempC, maxTempC, rarity, retired, source });
   }
 }
 

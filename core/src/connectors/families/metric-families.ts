@@ -49,8 +49,8 @@ export const metricFamilies: readonly Family[] = [
     onBungs: true,
     chamfered: true,
     namedBySize: true,
-    seats: ['washer', 'oring', 'captive'],
-    seatsOf: (_, gender) => (gender === 'male' ? ['washer', 'oring', 'captive'] : ['washer', 'oring']),
+    seats: ['washer', 'oring', 'captive', 'adjustable'],
+    seatsOf: (_, gender) => (gender === 'male' ? ['washer', 'oring', 'captive', 'adjustable'] : ['washer', 'oring']),
     genders: ['male', 'female'],
     maySwivel: false,
     shape: 'stud',
@@ -59,6 +59,7 @@ export const metricFamilies: readonly Family[] = [
       if (seat === 'washer') return gender === 'male' ? 'a washer under its shoulder' : 'a washer on its flat spot face';
       if (seat === 'oring') return gender === 'male' ? 'an O-ring under its shoulder' : 'an O-ring in the chamfer of its spot face';
       if (seat === 'captive') return 'the ring captive in its shoulder';
+      if (seat === 'adjustable') return 'an O-ring under its retaining washer, held by a locknut';
       return 'nothing yet: its seat is not stated';
     },
     standard: 'ISO 9974 (washer, captive ring), ISO 6149 (O-ring)',

@@ -107,8 +107,8 @@ export const pipeFamilies: readonly Family[] = [
     sizes: british,
     words: ['g', 'bspp', 'pf'],
     onBungs: true,
-    seats: ['washer', 'oring', 'captive', 'cone'],
-    seatsOf: (_, gender) => (gender === 'male' ? ['washer', 'oring', 'captive', 'cone'] : ['washer', 'oring', 'cone']),
+    seats: ['washer', 'oring', 'captive', 'cone', 'adjustable'],
+    seatsOf: (_, gender) => (gender === 'male' ? ['washer', 'oring', 'captive', 'cone', 'adjustable'] : ['washer', 'oring', 'cone']),
     genders: ['male', 'female'],
     maySwivel: true,
     swivelSeats: ['cone'],
@@ -120,6 +120,7 @@ export const pipeFamilies: readonly Family[] = [
       if (gender === 'female') return seat === 'oring' ? 'an O-ring on its flat spot face' : 'a bonded washer on its flat spot face';
       if (seat === 'oring') return 'an O-ring under its shoulder';
       if (seat === 'captive') return 'the ring captive in its shoulder';
+      if (seat === 'adjustable') return 'an O-ring under its retaining washer, held by a locknut';
       return seat === 'washer' ? 'a bonded washer under its shoulder' : 'nothing yet: its seat is not stated';
     },
     standard: 'ISO 228-1, ISO 1179, ISO 8434-6',

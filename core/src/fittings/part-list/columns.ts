@@ -4,6 +4,7 @@ import { Type, type Static } from 'typebox';
 import { formatConnector } from '../../connectors/index.js';
 import { fittingKinds, type FittingKindId } from '../fitting-kinds.js';
 import { materials, type Fitting } from '../fitting.js';
+import { rarities } from '../fitting-schema.js';
 import { MOST_ENDS, type Body } from '../body-schema.js';
 import { formatBody, formatPassages, formatPlaces, readBody, readPassages, readPlaces } from './body-notation.js';
 import {
@@ -70,6 +71,7 @@ export const partColumns: readonly PartColumn[] = [
   column('boreMm', 'bore mm', 'bore, inside diameter, id mm, through', '5.6', readQuantity('length')),
   column('massG', 'mass g', 'mass, weight, weight g', '14', readMass),
   column('material', 'material', 'metal', 'aluminium', readOneOf(materials)),
+  column('rarity', 'rarity', 'availability, how common', 'by order', readOneOf(rarities)),
   column('maxBar', 'pressure bar', 'pressure, max pressure, working pressure', '175', readQuantity('pressure')),
   column('minTempC', 'least °C', 'min temperature, temperature from', '-54', readQuantity('temperature', -273)),
   column('maxTempC', 'most °C', 'max temperature, temperature, temperature to', '200', readQuantity('temperature', -273)),
@@ -85,7 +87,7 @@ export const partColumns: readonly PartColumn[] = [
 
 /** One column of a part list that says something of the body of a part. */
 export interface BodyColumn {
-  readonly id: 'body' | 'places' | 'passages' | 'opensC' | 'fullOpenC';
+  readonly id: 'body' | 'places' | 'passages' | 'opensC' | 'fullOpenC' | 'holdsL';
   readonly name: string;
   readonly words: readonly string[];
   readonly example: string;
@@ -94,6 +96,7 @@ export interface BodyColumn {
 }
 
 const celsius = readQuantity('temperature', -273);
+const litres = readQuantity('volume');
 
 /** The columns of what is more than its ends: plates, filters, coolers, valves. */
 export const bodyColumns: readonly BodyColumn[] = [
@@ -129,6 +132,14 @@ export const bodyColumns: readonly BodyColumn[] = [
     example: '92',
     read: (text) => ({ fullOpenC: celsius(text) }),
     write: ({ fullOpenC }) => String(fullOpenC ?? ''),
+  },
+  {
+    id: 'holdsL',
+    name: 'holds L',
+    words: ['holds', 'capacity', 'volume', 'litres'],
+    example: '0.8',
+    read: (text) => ({ holdsL: litres(text) }),
+    write: ({ holdsL }) => String(holdsL ?? ''),
   },
 ];
 

@@ -122,7 +122,9 @@ export function newPart(given: GivenPart): Fitting | undefined {
   const [a, b] = ends;
   const angle = given.angleDeg ?? 0;
   const proportions = ends.length === 1 ? single(a!) : ends.length === 2 ? adapter(a!, b!, angle) : branched(ends);
-  const { kind: _kind, name: _name, source: _source, ...figures } = proportions;
+  const { kind: _kind, name: _name, source: _source, hexMm, ...sizes } = proportions;
+  // no spanner goes on a piece of hose
+  const figures = { ...sizes, ...(given.kind === 'coupler' || hexMm === undefined ? {} : { hexMm }) };
   // a length that is measured is right, legs that only follow from proportions then are not
   const legs =
     given.lengthMm !== undefined && given.legsMm === undefined && figures.legsMm ? scaledLegs(figures.legsMm, given.lengthMm) : undefined;

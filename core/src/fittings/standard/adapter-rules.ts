@@ -13,6 +13,8 @@ export interface AdapterRule {
   readonly angles?: readonly number[];
   /** Metals besides aluminium; straight, to one step. */
   readonly metals?: readonly Material[];
+  /** The largest that is made, by the dash size of its first end. */
+  readonly upToDash?: number;
   /** Not made straight: an eye, an adjustable stud. */
   readonly neverStraight?: true;
 }
@@ -51,17 +53,21 @@ export const adapterRules: readonly AdapterRule[] = [
   { a: 'orb m', b: 'npt f', steps: BOTH, metals: ['steel'] },
   { a: 'orb adjustable', b: 'npt f', steps: NEAR, angles: SQUARE, neverStraight: true },
   { a: 'orb m', b: 'npt m', steps: NEAR },
-  { a: 'orb m', b: 'metric f', steps: NEAR },
+  { a: 'orb m', b: 'metric f', steps: NEAR, upToDash: 8 },
   { a: 'orb m', b: 'g f', steps: NEAR },
   { a: 'orb f', b: 'an m', steps: SAME },
   // 37° flare
   { a: 'an m', b: 'an m', steps: [-3, 0], angles: ELBOWS, metals: STRONG },
   { a: 'an swivel', b: 'an m', steps: [-3, 3], angles: [30, 45, 60, 90], metals: ['steel'] },
   { a: 'an swivel', b: 'an swivel', steps: [-1, 0], angles: ELBOWS },
-  { a: 'an f', b: 'an m', steps: BOTH, angles: SQUARE },
+  { a: 'an f', b: 'an m', steps: BOTH },
   { a: 'an f', b: 'an f', steps: SAME },
   // metric
-  { a: 'metric m', b: 'an m', steps: BOTH, angles: ELBOWS, metals: STRONG },
+  { a: 'metric m', b: 'an m', steps: BOTH, metals: STRONG },
+  { a: 'metric adjustable', b: 'an m', steps: BOTH, angles: ELBOWS, neverStraight: true },
+  { a: 'metric adjustable', b: 'an swivel', steps: SAME, angles: ELBOWS, neverStraight: true },
+  { a: 'metric adjustable', b: 'barb', steps: SAME, angles: SQUARE, neverStraight: true },
+  { a: 'metric m', b: 'metric m', steps: [-2, 0] },
   { a: 'metric m', b: 'an swivel', steps: NEAR },
   { a: 'metric f', b: 'an m', steps: NEAR },
   { a: 'metric f', b: 'an swivel', steps: SAME },
@@ -84,7 +90,13 @@ export const adapterRules: readonly AdapterRule[] = [
   { a: 'npt m', b: 'rc f', steps: NEAR },
   { a: 'r m', b: 'rc f', steps: [-3, 1], angles: SQUARE, metals: ['brass'] },
   { a: 'r m', b: 'r m', steps: SAME },
-  { a: 'g m', b: 'an m', steps: BOTH, angles: ELBOWS, metals: ['steel'] },
+  { a: 'g m', b: 'an m', steps: BOTH, metals: ['steel'] },
+  { a: 'g adjustable', b: 'an m', steps: BOTH, angles: ELBOWS, neverStraight: true },
+  { a: 'g adjustable', b: 'barb', steps: SAME, angles: SQUARE, neverStraight: true },
+  { a: 'g m', b: 'g m', steps: [-2, 0] },
+  { a: 'g swivel', b: 'g swivel', steps: SAME },
+  { a: 'g swivel', b: 'r m', steps: NEAR },
+  { a: 'g swivel', b: 'barb', steps: NEAR, angles: SQUARE },
   { a: 'g m', b: 'an swivel', steps: NEAR },
   { a: 'g captive', b: 'an m', steps: NEAR },
   { a: 'g swivel', b: 'an m', steps: NEAR, angles: SQUARE },
@@ -100,6 +112,10 @@ export const adapterRules: readonly AdapterRule[] = [
   { a: 'banjo', b: 'barb', steps: [-1, 2], angles: SQUARE, neverStraight: true },
   { a: 'banjo', b: 'npt f', steps: SAME, angles: SQUARE, neverStraight: true },
   // 24°, 45° and inverted flare
+  { a: 'cone24 light', b: 'cone24 light', steps: [-1, 0], angles: SQUARE },
+  { a: 'cone24 heavy', b: 'cone24 heavy', steps: [-1, 0] },
+  { a: 'cone24 light', b: 'g m', steps: NEAR },
+  { a: 'cone24 light', b: 'metric adjustable', steps: SAME, angles: SQUARE, neverStraight: true },
   { a: 'cone24 light', b: 'an m', steps: NEAR },
   { a: 'cone24 heavy', b: 'an m', steps: NEAR },
   { a: 'cone24 light swivel', b: 'an m', steps: NEAR, angles: SQUARE },
@@ -111,7 +127,7 @@ export const adapterRules: readonly AdapterRule[] = [
   { a: 'sae45 swivel', b: 'an m', steps: NEAR },
   { a: 'sae45 m', b: 'npt m', steps: NEAR, angles: SQUARE, metals: ['brass'] },
   { a: 'inverted m', b: 'an m', steps: NEAR },
-  { a: 'inverted f', b: 'an m', steps: SAME },
+  { a: 'inverted f', b: 'an m', steps: NEAR },
   // hose over a barb or bead
   { a: 'barb', b: 'npt m', steps: BOTH, angles: ELBOWS, metals: ['brass'] },
   { a: 'barb', b: 'npt f', steps: NEAR, metals: ['brass'] },
@@ -173,16 +189,26 @@ export interface RulePair {
 }
 
 /** The pairs of sizes that a rule makes, with their angles and further metals. */
-export function pairsOf({ a, b, steps: [least, most], angles = [], metals = [], neverStraight }: AdapterRule): RulePair[] {
+export function pairsOf({
+  a,
+  b,
+  steps: [least, most],
+  angles = [],
+  metals = [],
+  neverStraight,
+  upToDash = Infinity,
+}: AdapterRule): RulePair[] {
   const [one, other]: readonly (readonly SizedEnd[])[] = [series[a], series[b]];
-  return one!.flatMap((end) =>
-    other!.flatMap((far): RulePair[] => {
-      const steps = stepsBetween(end, far);
-      // a thread made into itself is no adapter, but for an elbow
-      const idle = angles.length === 0 && end.notation.replace(/ m\b/, ' f') === far.notation && end.notation !== far.notation;
-      if (steps < least || steps > most || idle) return [];
-      const near = Math.abs(steps) <= 1;
-      return [{ a: end, b: far, angles: [...(neverStraight ? [] : [0]), ...(near ? angles : [])], metals: near ? metals : [] }];
-    }),
-  );
+  return one!
+    .filter(({ dash }) => dash <= upToDash)
+    .flatMap((end) =>
+      other!.flatMap((far): RulePair[] => {
+        const steps = stepsBetween(end, far);
+        // a thread made into itself is no adapter, but for an elbow
+        const idle = angles.length === 0 && end.notation.replace(/ m\b/, ' f') === far.notation && end.notation !== far.notation;
+        if (steps < least || steps > most || idle) return [];
+        const near = Math.abs(steps) <= 1;
+        return [{ a: end, b: far, angles: [...(neverStraight ? [] : [0]), ...(near ? angles : [])], metals: near ? metals : [] }];
+      }),
+    );
 }

@@ -1,4 +1,4 @@
-import { bareConnector, endForm, familyById, formatConnector, shapeOf, type Connector } from '../../connectors/index.js';
+import { bareConnector, boreSizeMm, endForm, familyById, formatConnector, shapeOf, type Connector } from '../../connectors/index.js';
 import { kindOf, type Fitting, type Material } from '../fitting.js';
 import { lengthBetween } from '../end-frames.js';
 import { fittingKind, type FittingKindId } from '../fitting-kinds.js';
@@ -61,6 +61,9 @@ function idOf(name: string): string {
     .replace(/\s+/g, '-');
 }
 
+/** Families whose parts the trade makes of steel. Common practice. */
+const STEEL: ReadonlySet<string> = new Set(['cone24', 'inverted']);
+
 /** An adapter between two connectors with dimensions that follow from its ends. */
 export function adapter(a: Connector, b: Connector, angleDeg: number, make: Make = {}): Fitting {
   const forms = [endForm(a), endForm(b)] as const;
@@ -73,10 +76,27 @@ export function adapter(a: Connector, b: Connector, angleDeg: number, make: Make
   const lengthMm = legsMm ? legsMm[0]! + legsMm[1]! : forms[0].reachMm + 3 + 0.3 * hexMm + forms[1].reachMm + (make.bodyMm ?? 0);
   return part(
     [a, b],
-    { ...make, ...(banjo && !make.material ? { material: 'steel' } : {}) },
+    { ...make, ...(!make.material && (banjo || [a, b].some(({ family }) => STEEL.has(family))) ? { material: 'steel' } : {}) },
     { hexMm, boreMm, lengthMm, ...(angleDeg ? { angleDeg } : {}), ...(legsMm ? { legsMm } : {}) },
     partId([a, b], angleDeg, make),
   );
+}
+
+/** A piece of hose with its wall: as wide inside as its ends are said to be, no spanner on it. */
+export function moulded(a: Connector, b: Connector, angleDeg: number, wallMm: number, make: Make): Fitting {
+  const bores = [a, b].map(({ size }) => boreSizeMm(size));
+  const [wide, narrow] = [Math.max(...bores), Math.min(...bores)];
+  const legMm = angleDeg ? tenth(Math.max(60, 1.6 * wide)) : 0;
+  const lengthMm = angleDeg ? 2 * legMm : tenth(Math.max(50, 1.2 * wide));
+  const bare = part(
+    [a, b],
+    make,
+    { boreMm: tenth(narrow), lengthMm, ...(angleDeg ? { angleDeg, legsMm: [legMm, legMm] } : {}) },
+    partId([a, b], angleDeg, make),
+  );
+  const { hexMm: _, ...rest } = bare;
+  const mean = (wide + narrow) / 2 + wallMm;
+  return { ...rest, massG: Math.max(1, Math.round((Math.PI * mean * wallMm * lengthMm * DENSITY[make.material ?? 'silicone']) / 1000)) };
 }
 
 /** A tee or a cross: run, run, branch, branch; each leg from the crossing of the axes to its seat. */
@@ -117,6 +137,17 @@ const APPARENT: Readonly<Partial<Record<FittingKindId, number>>> = {
   cooler: 1,
   'heat exchanger': 1.1,
   tank: 0.4,
+  valve: 4.5,
+};
+
+/** Share of the space they take that coolers, filters and tanks fill with oil. Common practice. */
+const HOLDS: Readonly<Partial<Record<FittingKindId, number>>> = {
+  'spin-on filter': 0.5,
+  canister: 0.6,
+  cooler: 0.35,
+  'heat exchanger': 0.25,
+  'filter head': 0.05,
+  tank: 0.9,
 };
 
 /** A part with a body that is said: where its ends are on it, and how they are joined inside. */
@@ -124,7 +155,11 @@ export function bodied(ends: readonly Connector[], kind: FittingKindId, body: Bo
   const whole = withBody(ends, kind, make, body);
   const across = body.acrossMm ** 2 * (body.shape === 'round' ? Math.PI / 4 : kind === 'cooler' ? 50 / body.acrossMm : 1);
   const apparent = APPARENT[kind];
-  return apparent === undefined ? whole : { ...whole, massG: Math.max(1, Math.round((across * body.heightMm * apparent) / 1000)) };
+  const spaceL = (across * body.heightMm) / 1e6;
+  const holds = HOLDS[kind];
+  const filled =
+    holds === undefined ? whole : { ...whole, body: { ...body, holdsL: Math.max(0.01, Math.round(spaceL * holds * 100) / 100) } };
+  return apparent === undefined ? filled : { ...filled, massG: Math.max(1, Math.round(spaceL * 1000 * apparent)) };
 }
 
 /** A plug, a cap or a weld bung: one end, and what stands out of the joint. */

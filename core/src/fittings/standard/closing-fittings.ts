@@ -49,18 +49,7 @@ export function furtherClosings(): Fitting[] {
     series[s].map(({ notation }) => notation),
   );
   const caps = (
-    [
-      'an f',
-      'an swivel',
-      'npt f',
-      'rc f',
-      'g swivel',
-      'metric f',
-      'cone24 light swivel',
-      'cone24 heavy swivel',
-      'sae45 swivel',
-      'barb',
-    ] as const
+    ['an f', 'an swivel', 'npt f', 'rc f', 'g swivel', 'cone24 light swivel', 'cone24 heavy swivel', 'sae45 swivel', 'barb'] as const
   ).flatMap((s) => series[s].map(({ notation }) => notation));
   const fuelCaps = series['qc f'].map(({ notation }) => notation);
   const bungs = familyById('bung').sizes.map((size) =>

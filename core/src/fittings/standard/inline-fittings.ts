@@ -1,5 +1,5 @@
 import type { Fitting } from '../fitting.js';
-import { adapter, withBody, type Make } from './adapter.js';
+import { adapter, moulded, withBody, type Make } from './adapter.js';
 import { series } from './series.js';
 import { readEnd } from './read-end.js';
 
@@ -42,23 +42,7 @@ export function inlineFittings(): Fitting[] {
   return list;
 }
 
-/** Posts of filters that are met, by thread. Common practice. */
-const POSTS = [
-  'm18x1.5',
-  'm20x1.5',
-  'm22x1.5',
-  'm24x1.5',
-  'm26x1.5',
-  'm27x2',
-  '3/4-16',
-  '13/16-16',
-  '1-12',
-  '1-16',
-  '1 1/8-16',
-  '1 1/2-16',
-];
-
-/** Check valves of hose lines, ball and sampling valves, bulkheads of every dash size, conversions of filter posts. */
+/** Check valves of hose lines, ball and sampling valves, bulkheads of every dash size. */
 export function furtherInline(): Fitting[] {
   const list: Fitting[] = [];
   const add = (a: string, b: string, make: Make, angle = 0): void => void list.push(adapter(readEnd(a), readEnd(b), angle, make));
@@ -66,14 +50,14 @@ export function furtherInline(): Fitting[] {
   for (const { notation, dash } of [...series.barb, ...series['metric barb']])
     if (dash <= 12) add(notation, notation, { kind: 'check valve', bodyMm: 20 + dash, bodyHex: 10 + 2 * dash, oneWay: true });
   for (const { notation, dash } of series['npt f'])
-    if (dash <= 16) {
+    if (dash <= 12) {
       add(notation, notation, { kind: 'check valve', bodyMm: 14, oneWay: true });
       valve(notation, notation);
     }
   for (const { dash } of series['an m']) {
     add(`bulkhead an${dash} m`, `an${dash} m`, { kind: 'bulkhead', bodyMm: 12 });
     if (dash >= 4) for (const angle of [45, 90]) add(`bulkhead an${dash} m`, `an${dash} m`, { kind: 'bulkhead' }, angle);
-    add(`an${dash} m`, `an${dash} m`, { kind: 'check valve', bodyMm: 18 + dash, bodyHex: 8 + 2 * dash, oneWay: true });
+    if (dash <= 16) add(`an${dash} m`, `an${dash} m`, { kind: 'check valve', bodyMm: 18 + dash, bodyHex: 8 + 2 * dash, oneWay: true });
     if (dash >= 4 && dash <= 16) valve(`an${dash} m`, `an${dash} m`);
   }
   for (const { notation, dash } of series.barb) if (dash >= 4 && dash <= 12) valve(notation, notation);
@@ -92,7 +76,10 @@ const MOULDED = ['1/2', '5/8', '3/4', '1', '1 1/4', '1 1/2', '16mm', '19mm', '25
 /** Couplers of silicone for coolant and charge air: straight, stepped by up to two sizes, bent; and moulded rubber elbows. */
 export function couplers(): Fitting[] {
   const make = (a: string, b: string, angle: number, more: Make): Fitting =>
-    adapter(readEnd(`hose ${a}`), readEnd(`hose ${b}`), angle, { kind: 'coupler', ...more });
+    moulded(readEnd(`hose ${a}`), readEnd(`hose ${b}`), angle, more.apart === '4 ply' ? 5 : more.apart === '3 ply' ? 4 : 4.5, {
+      kind: 'coupler',
+      ...more,
+    });
   const silicone = COUPLERS.flatMap((bore, i) =>
     COUPLERS.slice(Math.max(0, i - 2), i + 1).flatMap((small) =>
       [0, 45, 90, ...(bore === small ? [135, 180] : [])].map((angle) =>

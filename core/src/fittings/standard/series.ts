@@ -58,9 +58,12 @@ const BANJOS: readonly (readonly [size: string, dash: number])[] = [
   ['m16x1.5', 6],
   ['m18x1.5', 8],
   ['m22x1.5', 10],
+  ['m20x1.5', 8],
+  ['m24x1.5', 10],
   ['m26x1.5', 12],
   ['3/8-24', 3],
   ['7/16-20', 4],
+  ['1/2-20', 5],
   ['9/16-18', 6],
 ];
 /** Hose bores by the dash size they are: -6 goes on 3/8. */
@@ -115,6 +118,7 @@ const FLANGES: readonly (readonly [size: string, dash: number])[] = [
   ['2x44 bore18', 10],
   ['2x44 bore20', 12],
   ['2x50 bore20', 12],
+  ['2x50.8 bore20', 12],
   ['2x52 bore20', 12],
   ['2x52 bore25', 16],
 ];
@@ -167,6 +171,15 @@ export const series = {
   'metric ring f': ends(
     METRICS.filter(([m]) => METRIC_RINGS.includes(m)),
     (m) => `${m} f oring`,
+  ),
+  // with a locknut, aimed where it is to point
+  'metric adjustable': ends(
+    METRICS.filter(([m]) => METRIC_RINGS.includes(m)),
+    (m) => `${m} m adjustable`,
+  ),
+  'g adjustable': ends(
+    PIPES.filter(([p]) => ['1/8', '1/4', '3/8', '1/2', '3/4', '1'].includes(p)),
+    (p) => `g ${p} m adjustable`,
   ),
   banjo: ends(BANJOS, (b) => `banjo ${b}`),
   'cone24 light': cones('l', (thread, tube) => `cone24 ${thread} m ${tube}`),

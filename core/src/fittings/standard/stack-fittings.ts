@@ -86,11 +86,12 @@ interface Between {
   readonly below: string;
   readonly above: string;
   readonly words: string;
+  readonly post: string;
 }
 
 function roundPosts({ posts, gasket, groove, land, canMm, heightsMm, ports }: PostFaces): Fitting[] {
   return posts.flatMap((post) => {
-    const between: Between = { below: `post ${post} f ${groove}`, above: `post ${post} m ${land}`, words: `${post} (${gasket})` };
+    const between: Between = { below: `post ${post} f ${groove}`, above: `post ${post} m ${land}`, words: `${post} (${gasket})`, post };
     const { below, above, words } = between;
     const withPorts = (port: string): Fitting =>
       make([below, port, port], 'plate', 'block face: down; to filter: out 0°; from filter: out 60°', '1 rim > 2; 3 > 1 core', {
@@ -108,6 +109,11 @@ function roundPosts({ posts, gasket, groove, land, canMm, heightsMm, ports }: Po
       ...['an4 m', 'an6 m', 'npt 1/4 f'].map((feed) =>
         make([below, above, feed], 'plate', `${BOTH_FACES}; filtered feed: out 0°`, `${THROUGH}; 2 core > 3`, {
           called: `Feed plate ${words}, ${feed} behind the filter`,
+        }),
+      ),
+      ...['an4 m', 'an6 m', 'npt 1/8 f', 'npt 1/4 f'].map((feed) =>
+        make([below, above, feed], 'plate', `${BOTH_FACES}; unfiltered feed: out 0°`, `${THROUGH}; 1 rim > 3`, {
+          called: `Feed plate ${words}, ${feed} before the filter`,
         }),
       ),
       ...STACKED_COOLERS_MM.flatMap((heightMm) => WATER.map((water) => stackedCooler(between, water, heightMm))),
@@ -136,17 +142,27 @@ function spacer({ below, above, words }: Between, heightMm: number): Fitting {
 }
 
 /** With its two ports; with a gauge port as well; with a thermostat. */
-function plates({ below, above, words }: Between, port: string): Fitting[] {
+const TRUCK_POSTS = ['1-12', '1-16', '1 1/8-16', '1 1/2-16', 'm24x1.5', 'm26x1.5', 'm27x2'];
+
+function plates({ below, above, words, post }: Between, port: string): Fitting[] {
   const places = `${BOTH_FACES}; to cooler: out 0°; from cooler: out 60°`;
   const led = '1 rim > 3; 4 > 2 rim; 2 core > 1 core';
   const held = '1 rim > 3 when hot; 4 > 2 rim when hot; 1 rim > 2 rim when cold; 2 core > 1 core';
   const called = `Sandwich plate ${words}, two ${port}`;
   return [
     make([below, above, port, port], 'plate', places, led, { called }),
-    make([below, above, port, port, 'npt 1/8 f'], 'plate', `${places}; gauge: out 180°`, `${led}; 1 rim - 5`, {
-      called: `${called}, gauge npt 1/8 f`,
-    }),
-    ...THERMOSTATS.map(([opensC, fullOpenC]) =>
+    // gauges beside the ports: one before the filter, a second behind the cooler, a third at 45°
+    ...[1, 2, 3].map((count) =>
+      make(
+        [below, above, port, port, ...Array.from({ length: count }, () => 'npt 1/8 f')],
+        'plate',
+        [places, 'gauge: out 180°', 'gauge, back: out 225°', 'gauge, 45°: out 135°'].slice(0, count + 1).join('; '),
+        [led, '1 rim - 5', '4 - 6', '1 rim - 7'].slice(0, count + 1).join('; '),
+        { called: `${called}, ${count === 1 ? 'gauge' : `${count} gauges`} npt 1/8 f` },
+      ),
+    ),
+    // nobody makes them for the posts of trucks
+    ...(TRUCK_POSTS.includes(post) ? [] : THERMOSTATS).map(([opensC, fullOpenC]) =>
       make(
         [below, above, port, port],
         'thermostat',
@@ -177,6 +193,13 @@ function heads(post: string, land: string, port: string): Fitting[] {
   const called = `Filter head ${post} (${land}), two ${port}`;
   return [
     make(ends, 'filter head', places, led, { called }),
+    make(
+      [port, port, `post ${post} m ${land}`, `post ${post} m ${land}`],
+      'filter head',
+      'in: out 180°; out: out 0°; filter: down; second filter: down',
+      '1 > 3 rim; 3 core > 2; 1 > 4 rim; 4 core > 2',
+      { called: `Double filter head ${post} (${land}), two ${port}` },
+    ),
     make([...ends, 'npt 1/8 f'], 'filter head', `${places}; gauge: up`, `${led}; 4 - 3 core`, { called: `${called}, gauge npt 1/8 f` }),
   ];
 }

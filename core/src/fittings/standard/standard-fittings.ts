@@ -8,7 +8,9 @@ import { closingFittings, furtherClosings } from './closing-fittings.js';
 import { couplers, furtherInline, inlineFittings } from './inline-fittings.js';
 import { stackFittings } from './stack-fittings.js';
 import { standardAdapters } from './standard-adapters.js';
+import { rarityOf } from './rarity.js';
 import { vesselFittings } from './vessel-fittings.js';
+import { wantedFittings } from './wanted-fittings.js';
 
 /**
  * The common fittings of the trade in all their sizes from -3 to -24, with dimensions from the end forms of the standards and
@@ -35,8 +37,11 @@ export function commonFittings(): Fitting[] {
 }
 
 function makeAll(): Fitting[] {
+  const kept = commonFittings();
+  const usual = new Set(kept.map(({ id }) => id));
   return once([
-    ...commonFittings(),
+    ...kept,
+    ...wantedFittings(),
     ...adaptersByRule(),
     ...furtherTees(),
     ...furtherClosings(),
@@ -44,7 +49,10 @@ function makeAll(): Fitting[] {
     ...couplers(),
     ...stackFittings(),
     ...vesselFittings(),
-  ]);
+  ]).map((part) => {
+    const rarity = rarityOf(part, usual.has(part.id));
+    return rarity === 'common' ? part : { ...part, rarity };
+  });
 }
 
 /** What was made by hand goes before what a rule makes. */

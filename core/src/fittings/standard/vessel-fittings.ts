@@ -9,7 +9,7 @@ import { readEnd } from './read-end.js';
 
 /** Air coolers by width and height of the core with its tanks, mm. Common practice. */
 const AIR_COOLERS = [235, 330].flatMap((wide) => [75, 100, 125, 150, 200, 260].map((high) => `square ${wide} x ${high}`));
-const COOLER_PORTS = ['orb8 f', 'orb10 f', 'orb12 f', 'an8 m', 'an10 m', 'an12 m', 'm22x1.5 f washer', 'npt 1/2 f'];
+const COOLER_PORTS = ['orb8 f', 'orb10 f', 'orb12 f', 'an8 m', 'an10 m', 'an12 m', 'm22x1.5 f washer', 'npt 1/2 f', 'g 1/2 f'];
 const WATER_COOLERS = ['round 90 x 150', 'round 90 x 210', 'round 110 x 280'];
 const WATER = ['barb 5/8', 'barb 3/4', 'barb 1', 'an12 m'];
 const CANISTERS = ['round 90 x 160', 'round 110 x 190', 'round 130 x 240'];
@@ -34,9 +34,21 @@ export function vesselFittings(): Fitting[] {
 
 function coolers(): Fitting[] {
   const air = AIR_COOLERS.flatMap((body) =>
-    COOLER_PORTS.map((port) => {
-      const high = Math.round(Number(body.split(' x ')[1]) * 0.8);
-      return make([port, port], 'cooler', body, `in: out 0° h${high}; out: out 180° h${high}`, '1 - 2', `Oil cooler, two ${port}`);
+    COOLER_PORTS.flatMap((port) => {
+      const tall = Number(body.split(' x ')[1]);
+      const high = Math.round(tall * 0.8);
+      // stacked plates have both ports on one side; tube and fin at either end
+      return [
+        make(
+          [port, port],
+          'cooler',
+          body,
+          `in: out 0° h${Math.round(tall * 0.2)}; out: out 0° h${high}`,
+          '1 - 2',
+          `Stacked oil cooler, two ${port} on one side`,
+        ),
+        make([port, port], 'cooler', body, `in: out 0° h${high}; out: out 180° h${high}`, '1 - 2', `Oil cooler, two ${port}`),
+      ];
     }),
   );
   const water = WATER_COOLERS.flatMap((body) =>

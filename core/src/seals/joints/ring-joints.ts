@@ -53,6 +53,36 @@ export const ringJoints: readonly SealingPair[] = [
       source: 'ISO 1179-3; torque from memory',
     }),
   },
+  {
+    male: 'metric',
+    female: 'metric',
+    when: (m, f) => m.seat === 'adjustable' && (f.seat === 'oring' || f.seat === 'washer') && metricPortRings[m.size] !== undefined,
+    joint: (m) => {
+      const ring = metricPortRings[m.size]!;
+      const size = `${ring.insideMm} × ${ring.sectionMm}`;
+      return {
+        kind: 'o-ring',
+        seal: { method: `ring ${size} under a locknut`, consumables: [{ item: 'O-ring', size, quantity: 1 }] },
+        reason: LOCKED,
+        makeUp: portRingMakeUp(majorOf(m), true),
+        dressing: RING_DRESSING,
+        source: 'ISO 6149-2; figures from memory',
+      };
+    },
+  },
+  {
+    male: 'g',
+    female: 'g',
+    when: (m, f) => m.seat === 'adjustable' && studRings[m.size] !== undefined && onPortFace(f),
+    joint: (m) => ({
+      kind: 'o-ring',
+      seal: { method: `stud ring G ${m.size} under a locknut`, consumables: [{ item: 'O-ring', size: `stud G ${m.size}`, quantity: 1 }] },
+      reason: LOCKED,
+      makeUp: portRingMakeUp(majorOf(m), true),
+      dressing: RING_DRESSING,
+      source: 'ISO 1179-2; torque from memory',
+    }),
+  },
   ...(['metric', 'g'] as const).map((family): SealingPair => ({
     male: family,
     female: family,
@@ -71,6 +101,12 @@ export const ringJoints: readonly SealingPair[] = [
     },
   })),
 ];
+
+/**
+ * An adjustable end is screwed in, aimed, and held by its locknut over the ring and its retaining washer: on a chamfer and on a flat face alike.
+ * Source: ISO 6149-2 and ISO 1179-2; on flat metric faces common practice.
+ */
+const LOCKED = 'The ring lies under its retaining washer; the locknut presses both onto the face once it is aimed.';
 
 /** British parallel ports have one face, on which bonded washer, ring with retainer and captive ring all lie. Source: ISO 1179-1. */
 export function onPortFace(female: Connector): boolean {
