@@ -20,12 +20,24 @@ function partInWay(fitting: Fitting, { inEnd, outEnd }: ChainLink, at: number): 
   const metal = fitting.material && fitting.material !== 'aluminium' && kind !== 'banjo' ? ` in ${fitting.material}` : '';
   const what = fitting.angleDeg && kind !== 'banjo' ? `${fitting.angleDeg}° ${kind === 'elbow' ? 'elbow' : kind}` : kind;
   if (fitting.body) return `${kind}${metal}`;
+  // flanges of one bolt pitch differ in their bore, and that tells
+  if (kind === 'flange') return `${fitting.angleDeg ? `${fitting.angleDeg}° ` : ''}flange ${flangeTo(fitting, inEnd, outEnd)}${metal}`;
+  // a thread made into itself only reaches further
+  if (kind === 'union' && fitting.ends[inEnd]!.gender !== fitting.ends[outEnd]!.gender && a.replace('Rc', 'R') === b.replace('Rc', 'R')) return `extension ${a}${metal}`;
   if (kind === 'adapter' || kind === 'sensor adapter') return `${a} to ${b}${metal}`;
   // of one diameter and another pitch it is the pitch that tells
   if (a === b && fitting.ends[inEnd]!.size !== fitting.ends[outEnd]!.size)
     return `${what} ${fitting.ends[inEnd]!.size} to ${fitting.ends[outEnd]!.size}${metal}`;
   if (a === b) return `${what} ${a}${metal}`;
   return at > 0 && kind === 'reducer' ? `reducer to ${b}${metal}` : `${what} ${a} to ${b}${metal}`;
+}
+
+/** `bore 20 to -10`, whichever end is the flange. */
+function flangeTo({ ends }: Fitting, inEnd: number, outEnd: number): string {
+  const flange = [ends[inEnd]!, ends[outEnd]!].find(({ family }) => family === 'flange')!;
+  const other = flange === ends[inEnd] ? ends[outEnd]! : ends[inEnd]!;
+  const bore = /bore([\d.]+)/.exec(flange.size)?.[1];
+  return `bore ${bore} to ${shortName(other)}`;
 }
 
 /** A connector as it is called among people who see the port: `-6`, `M20`, `NPT 1/8`, `3/8 barb`. */
