@@ -125,7 +125,7 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'
     hottest,
     ...(running.coldC === undefined ? {} : { coldestC: running.coldC }),
     airBar: airAt(running),
-    againstBar: figures.service === 'turbo-drain' ? Math.max(0, running.crankcaseMbar ?? 0) / 1000 : 0,
+    againstBar: figures.service === 'turbo-drain' ? Math.max(0, running.crankcaseBar ?? 0) : 0,
     said,
     states,
     missing,

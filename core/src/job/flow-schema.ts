@@ -49,8 +49,8 @@ export const RunningSchema = Type.Object(
     altitudeM: Type.Optional(Type.Number({ minimum: -500, maximum: 6000 })),
     /** In the charge pipes at most, bar above the air around. */
     boostBar: Type.Optional(Type.Number({ minimum: 0, maximum: 10 })),
-    /** In the crankcase at most revs, mbar above the air around: it stands against every drain. */
-    crankcaseMbar: Type.Optional(Type.Number({ minimum: -500, maximum: 1000 })),
+    /** In the crankcase at most revs, bar above the air around: it stands against every drain. */
+    crankcaseBar: Type.Optional(Type.Number({ minimum: -0.5, maximum: 1 })),
   },
   { ...strict, title: 'Running' },
 );

@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { CommandError, oilOf, oils, viscosityIndex, type Job, type OilId, type QuantityKind, type Running } from '@gewinde/core';
+import {
+  CommandError,
+  oilOf,
+  oils,
+  viscosityIndex,
+  type Job,
+  type OilId,
+  type QuantityKind,
+  type Running,
+  type UnitSystem,
+} from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { type Choice, ChoiceField } from '../shared/choice-field';
@@ -24,6 +34,8 @@ const fields = [
   { name: 'sumpL', label: 'Engine takes', kind: 'volume', min: 0.05, max: 1000 },
   { name: 'canL', label: 'Sold in cans of', kind: 'volume', min: 0.05, max: 1000 },
   { name: 'airC', label: 'Air at the cooler', kind: 'temperature', min: -60, max: 250 },
+  { name: 'boostBar', label: 'Boost', kind: 'pressure', min: 0, max: 10 },
+  { name: 'crankcaseBar', label: 'Crankcase', kind: 'pressure', min: -0.5, max: 1 },
 ] as const satisfies readonly { name: keyof Running; label: string; kind: QuantityKind; min: number; max: number }[];
 type Plain = (typeof fields)[number]['name'];
 
@@ -40,6 +52,10 @@ export class EngineForm {
   protected readonly preferences = inject(Preferences);
   private readonly job = computed(() => this.store.document()?.job);
   protected readonly fields = fields;
+  protected readonly altitudes = computed((): Choice<number | null>[] => [
+    { value: null, name: 'at the sea' },
+    ...ALTITUDES.map((m) => ({ value: m, name: altitudeWords(m, this.preferences.system()) })),
+  ]);
   protected readonly oilChoices: readonly Choice<OilChoice>[] = [
     { value: null, name: 'not said' },
     ...oils.map(({ id, name }) => ({ value: id as OilId, name })),
@@ -75,6 +91,9 @@ export class EngineForm {
       sumpL: maybe<number>(),
       canL: maybe<number>(),
       airC: maybe<number>(),
+      boostBar: maybe<number>(),
+      crankcaseBar: maybe<number>(),
+      altitudeM: maybe<number>(),
     }),
     this.job,
     (job: Job) => shownOf(job.running ?? {}),
@@ -99,7 +118,17 @@ export class EngineForm {
   }
 }
 
-type Shown = { oil: OilChoice; v40: number | null; v100: number | null; density15: number | null } & Record<Plain, number | null>;
+/** Heights to choose from, m. */
+const ALTITUDES = [500, 1000, 1500, 2000, 2500, 3000, 3500, 4000];
+
+function altitudeWords(m: number, system: UnitSystem): string {
+  return system === 'metric' ? `${m} m` : `${Math.round(m / 0.3048 / 100) * 100} ft`;
+}
+
+type Shown = { altitudeM: number | null; oil: OilChoice; v40: number | null; v100: number | null; density15: number | null } & Record<
+  Plain,
+  number | null
+>;
 
 function shownOf(running: Running): Shown {
   const { oil } = running;
@@ -110,6 +139,7 @@ function shownOf(running: Running): Shown {
     v40: sheet?.v40 ?? null,
     v100: sheet?.v100 ?? null,
     density15: sheet?.density15 ?? null,
+    altitudeM: running.altitudeM ?? null,
     ...plain,
   };
 }
