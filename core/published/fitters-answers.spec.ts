@@ -19,7 +19,10 @@ const catalogue: Catalogue = {
   fittings: standardFittings().map((f) => ({
     ...f,
     priceMinor: Math.round(
-      220 + (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55 * (METAL[f.material ?? ''] ?? 1) + (f.angleDeg ? 450 : 0) + (f.ends.length - 2) * 300,
+      220 +
+        (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55 * (METAL[f.material ?? ''] ?? 1) +
+        (f.angleDeg ? 450 : 0) +
+        (f.ends.length - 2) * 300,
     ),
   })),
   hoses: standardHoses(),
@@ -110,21 +113,24 @@ describe('the first answer is the one a fitter would give (common practice)', ()
 describe('no list has what an old hand would send back (common practice)', () => {
   const ports = ['npt 1/4 f', 'npt 1/2 f', 'rc 1/4 f', 'm14x1.5 f washer', 'g 1/4 f', 'orb6 f', 'an6 m', 'flange 2x44 bore 20'];
 
-  it.each(ports)('from %s: no taper that is screwed in with its hose, no silicone in oil, no row twice, no idle tee before an adapter', (port) => {
-    for (const [hose, angle] of [
-      ['ptfe-6', 0],
-      ['ptfe-6', 90],
-      ['rubber-10', 45],
-    ] as const) {
-      const ways = waysTo(port, hose, angle);
-      expect(ways.length).toBeGreaterThan(0);
-      const said = ways.map((w) => `${w.name} ${w.jointCount} ${w.leastBoreMm} ${w.lengthMm} ${w.otherEnd ?? ''}`);
-      expect(new Set(said).size).toBe(said.length);
-      for (const way of ways) {
-        if (way.otherEnd) expect(endOf(way)).not.toMatch(/^(npt|r|nptf|keg) .* m$/);
-        expect(way.fittings.map(({ id }) => id).filter((id) => /silicone|rubber/.test(id))).toEqual([]);
+  it.each(ports)(
+    'from %s: no taper that is screwed in with its hose, no silicone in oil, no row twice, no idle tee before an adapter',
+    (port) => {
+      for (const [hose, angle] of [
+        ['ptfe-6', 0],
+        ['ptfe-6', 90],
+        ['rubber-10', 45],
+      ] as const) {
+        const ways = waysTo(port, hose, angle);
+        expect(ways.length).toBeGreaterThan(0);
+        const said = ways.map((w) => `${w.name} ${w.jointCount} ${w.leastBoreMm} ${w.lengthMm} ${w.otherEnd ?? ''}`);
+        expect(new Set(said).size).toBe(said.length);
+        for (const way of ways) {
+          if (way.otherEnd) expect(endOf(way)).not.toMatch(/^(npt|r|nptf|keg) .* m$/);
+          expect(way.fittings.map(({ id }) => id).filter((id) => /silicone|rubber/.test(id))).toEqual([]);
+        }
+        expect(ways[0]!.branches).toEqual([]);
       }
-      expect(ways[0]!.branches).toEqual([]);
-    }
-  });
+    },
+  );
 });

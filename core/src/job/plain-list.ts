@@ -120,7 +120,7 @@ function readField(field: PartField): (text: string) => unknown {
 }
 
 function exactly<T extends string>(word: string, values: readonly T[]): T {
-  const found = values.find((value) => value === word);
+  const found = values.find((value) => value.toLowerCase() === word);
   if (!found) throw new CellError(`"${word}" is none of ${values.join(', ')}.`);
   return found;
 }

@@ -23,7 +23,8 @@ function partInWay(fitting: Fitting, { inEnd, outEnd }: ChainLink, at: number): 
   // flanges of one bolt pitch differ in their bore, and that tells
   if (kind === 'flange') return `${fitting.angleDeg ? `${fitting.angleDeg}° ` : ''}flange ${flangeTo(fitting, inEnd, outEnd)}${metal}`;
   // a thread made into itself only reaches further
-  if (kind === 'union' && fitting.ends[inEnd]!.gender !== fitting.ends[outEnd]!.gender && a.replace('Rc', 'R') === b.replace('Rc', 'R')) return `extension ${a}${metal}`;
+  if (kind === 'union' && fitting.ends[inEnd]!.gender !== fitting.ends[outEnd]!.gender && a.replace('Rc', 'R') === b.replace('Rc', 'R'))
+    return `extension ${a}${metal}`;
   if (kind === 'adapter' || kind === 'sensor adapter') return `${a} to ${b}${metal}`;
   // of one diameter and another pitch it is the pitch that tells
   if (a === b && fitting.ends[inEnd]!.size !== fitting.ends[outEnd]!.size)

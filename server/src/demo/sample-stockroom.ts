@@ -57,7 +57,7 @@ const suppliers: readonly SupplierRow[] = [
 /** Hose by the length: price of a metre times its length, a little less for longer ones. Invented. */
 function hoseOffers({ hoses }: Catalogue): OfferRow[] {
   return hoses
-    .filter((h) => ['ptfe', 'rubber'].includes(h.construction) && h.dash >= 4 && h.dash <= 16)
+    .filter((h) => ['ptfe', 'rubber'].includes(h.construction) && h.core !== 'conductive' && h.dash >= 4 && h.dash <= 16)
     .flatMap((h): OfferRow[] => {
       const metre = h.pricePerMetreMinor ?? 1000;
       const length = (n: number): OfferRow => ({

@@ -64,7 +64,9 @@ export class FlowBench {
   private readonly typed = toSignal(this.form.valueChanges, { initialValue: this.form.getRawValue() });
   /** Bores of the usual hoses, to choose from. */
   protected readonly bores = computed(() =>
-    (this.shop.catalogue()?.hoses ?? []).filter((h) => h.construction === 'ptfe' && h.core !== 'conductive').map((h) => ({ name: `-${h.dash}`, mm: h.boreMm })),
+    (this.shop.catalogue()?.hoses ?? [])
+      .filter((h) => h.construction === 'ptfe' && h.core !== 'conductive')
+      .map((h) => ({ name: `-${h.dash}`, mm: h.boreMm })),
   );
 
   protected readonly answered = computed((): { readonly answers: readonly OneAnswer[]; readonly problem: string | null } => {
