@@ -1,4 +1,4 @@
-import { coverageOf, standardFittings } from '../core/dist/index.js';
+import { coverageOf, missingOf, standardFittings, wantedParts } from '../core/dist/index.js';
 import { practice } from './practice.mjs';
 
 /** What of the makers' common adapters the standard catalogue has, row by row, and what is missing. */
@@ -12,6 +12,9 @@ for (const { from, to, angleDeg, wanted, missing: gone } of coverageOf(fittings)
   );
   missing += gone.length;
 }
+const unmade = missingOf(fittings);
+console.log(`\n${'parts asked for by name'.padEnd(36)} ${String(wantedParts.length - unmade.length).padStart(4)} of ${String(wantedParts.length).padStart(4)}${unmade.length ? `   missing: ${unmade.join('; ')}` : ''}`);
+missing += unmade.length;
 console.log(`\n${missing} missing`);
 
 /** What practice has proved, and what it has seen fail, with what the app says of each. */

@@ -2,6 +2,8 @@ import {
   counterpart,
   formatConnector,
   coverageOf,
+  missingOf,
+  wantedParts,
   isClosing,
   isSpanner,
   kindOf,
@@ -61,6 +63,23 @@ describe("makers' common adapters (common practice): each family of the trade to
     const open = parseConnector(notation);
     const closing = all.filter((f) => f.ends.length === 1 && isClosing(f));
     expect(closing.some((f) => mate(open, f.ends[0]!).outcome === 'seals' && !mate(open, f.ends[0]!).risk)).toBe(true);
+  });
+
+  it('has what shops ask for by name', () => expect([missingOf(all), missingOf([]).length]).toEqual([[], wantedParts.length]));
+
+  it.each([
+    ['m18x1.5mwasher+an8m@90', 'an elbow under a fixed shoulder'],
+    ['an6f+an6m@90', 'an elbow with a rigid female flare'],
+    ['orb12m+m27x2fwasher', 'a boss made into a large metric port'],
+    ['an24m+an24m#checkvalve', 'a check valve of -24'],
+    ['m14x1.5fwasher', 'a cap for a metric male'],
+  ])('has no %s: nobody makes %s', (id) => expect(byId.has(id)).toBe(false));
+
+  it('says how easily a part is had: what every shop keeps, what is ordered, what is seldom made', () => {
+    const rarity = (id: string): string => byId.get(id)!.rarity ?? 'common';
+    expect([rarity('npt1/8m+an4m'), rarity('orb6m+an6m'), rarity('m14x1.5mwasher+an6m')]).toEqual(['common', 'common', 'common']);
+    expect([rarity('orb5m+an5m'), rarity('npt1/8m+an4m#stainless')]).toEqual(['by order', 'by order']);
+    expect([rarity('npt1/8m+an4f'), rarity('an6f+an6m')]).toEqual(['rarely', 'rarely']);
   });
 
   it('tells what a thinner catalogue lacks', () => {

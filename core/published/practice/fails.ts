@@ -81,6 +81,11 @@ export const fails: readonly SetUp[] = [
     why: 'the brakes answer late',
     lines: [{ service: 'brake-booster', from: 'engine barb 5mm', to: 'other barb 5mm', hose: 'vacuum-5mm', mm: 900 }],
   },
+  {
+    name: 'brake booster on silicone',
+    why: 'fuel vapour softens it',
+    lines: [{ service: 'brake-booster', from: 'valve barb 3/8', to: 'engine barb 3/8', hose: 'vacuum-6', mm: 900 }],
+  },
   { name: 'a drain that lies flat', why: 'the turbo smokes', lines: [journals, drain(0)] },
   { name: 'a drain that rises', why: 'the turbo smokes', lines: [journals, drain(-40)] },
   { name: 'a drain of half of -10 for journals', why: 'the turbo smokes', lines: [journals, drain(200, 'ptfe-5', 'an5 m')] },

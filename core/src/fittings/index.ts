@@ -53,4 +53,5 @@ export {
   readWords,
 } from './part-list/read-cell.js';
 export { postFaces } from './standard/stack-fittings.js';
+export { missingOf, wantedParts, type WantedPart } from './wanted-parts.js';
 export { fittingFluidProblem, fittingsFor, isMetal } from './fluid-fit.js';

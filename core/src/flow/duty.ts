@@ -108,7 +108,9 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'
   if (figures.drive === 'fall' && said.fallMm === undefined) miss('line', 'fallMm', 'How far it falls from its outlet to where it enters');
   if (group !== 'air' && figures.drive !== 'still' && running.coldC === undefined) miss('job', 'coldC', 'How cold it is started');
   const states = figures.drive === 'still' ? [] : statesOf(figures, running, flow, hottest.value, at, group === 'air');
+  const { vague } = fluidById(fluid);
   const beyond = [
+    ...(vague ? [vague] : []),
     ...new Set(
       states.flatMap(({ tempC }) => {
         const found = group === 'oil' && !oil ? undefined : fluidProperties(fluid, { tempC, ...(oil ? { oil } : {}) }).beyond;

@@ -138,7 +138,7 @@ function likeIn(placed: KeyedFitting, i: number, way: AssembledWay, pieces: numb
 function turnsIn(fitting: Fitting, inEnd: number, outEnd: number): TwoK[] {
   const kind = kindOf(fitting);
   const turn = turnBetween(fitting, inEnd, outEnd);
-  if (kind === 'check valve') return [twoK['check valve, ball']];
+  if (kind === 'check valve') return [twoK['check valve, lift']];
   if (fitting.ends.length > 2) return [twoK[turn > 30 ? 'tee, into the branch' : 'tee, along the run']];
   return turn > 0 ? [bendTwoK(turn, true)] : [];
 }

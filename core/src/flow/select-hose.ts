@@ -13,6 +13,8 @@ export interface HoseDuty {
   /** The tightest bend of its route, to the centreline, mm. */
   readonly bendMm?: number;
   readonly leastBoreMm?: number;
+  /** Constructions that will not do here, with the reason. */
+  readonly never?: Readonly<Record<string, string>>;
   /** Constructions in the order the house takes them; those it does not name come last. */
   readonly preferred?: readonly string[];
 }
@@ -78,12 +80,13 @@ export function selectHose(duty: HoseDuty, hoses: readonly Hose[]): HoseVerdict[
 function refusalsOf(
   hose: Hose,
   bearsBar: number,
-  { fluid, pressureBar, hottestC, coldestC, suckedBar, bendMm, leastBoreMm }: HoseDuty,
+  { fluid, pressureBar, hottestC, coldestC, suckedBar, bendMm, leastBoreMm, never }: HoseDuty,
 ): string[] {
   const unfit = fluidProblem(hose, fluid);
   const round = (bar: number): number => Math.floor(bar * 10) / 10;
   return [
     ...(unfit ? [unfit] : []),
+    ...(never?.[hose.construction] ? [never[hose.construction]!] : []),
     ...(hottestC <= hose.maxTempC ? [] : [`it bears ${roundedDown(hose.maxTempC, '°C')}, and it gets to ${roundedUp(hottestC, '°C')}`]),
     ...(coldestC === undefined || coldestC >= hose.minTempC
       ? []

@@ -30,6 +30,8 @@ export interface ServiceFigures {
   /** Most that the line should take, warm, bar; and at a cold start. */
   readonly maxLossBar?: number;
   readonly maxColdBar?: number;
+  /** Constructions that will not do though they bear the fluid, with the reason. */
+  readonly never?: Readonly<Record<string, string>>;
   /** Constructions that are usual, the first choice first. */
   readonly usual: readonly string[];
   /** Dash sizes that are usual. */
@@ -233,6 +235,7 @@ export const serviceFigures: readonly ServiceFigures[] = [
     suckedBar: 0.95,
     hottestC: 110,
     usual: ['booster'],
+    never: { vacuum: 'fuel vapour from the manifold softens silicone, and the brakes hang on it' },
     dashes: [6, 8],
     source: 'common practice: reinforced hose by SAE J1403, 3/8 to 1/2 in, never narrower than booster and valve',
   },

@@ -173,6 +173,7 @@ export function hoseDutyOf(duty: LineDuty, rules: FlowRules): HoseDuty {
     ...(duty.coldestC === undefined ? {} : { coldestC: duty.coldestC }),
     ...(figures.suckedBar === undefined ? {} : { suckedBar: figures.suckedBar }),
     ...(said.bendMm === undefined ? {} : { bendMm: said.bendMm }),
+    ...(figures.never ? { never: figures.never } : {}),
     preferred: schoolOrder(duty, rules),
   };
 }

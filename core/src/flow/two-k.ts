@@ -17,7 +17,9 @@ export const twoK = {
   'tee, into the branch': { k1: 500, kInf: 0.7 },
   'tee, along the run': { k1: 200, kInf: 0.1 },
   'ball valve': { k1: 500, kInf: 0.15 },
-  'check valve, ball': { k1: 1500, kInf: 1.5 },
+  'check valve, swing': { k1: 1500, kInf: 1.5 },
+  // what stands in a hose line: a ball or poppet on its spring
+  'check valve, lift': { k1: 2000, kInf: 10 },
   entrance: { k1: 160, kInf: 0.5, whateverSize: true },
   exit: { k1: 0, kInf: 1, whateverSize: true },
 } as const satisfies Readonly<Record<string, TwoK>>;

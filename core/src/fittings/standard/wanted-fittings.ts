@@ -120,7 +120,7 @@ export function wantedFittings(): Fitting[] {
   );
   const bulkheadTees = [4, 6, 8, 10].map((d) => branched([`an${d} m`, `an${d} m`, `bulkhead an${d} m`].map(readEnd)));
   return [
-    ...ADAPTERS.map(([a, b]) => join(a, b)),
+    ...ADAPTERS.map(([a, b]) => join(a, b, a.startsWith('bulkhead') ? { kind: 'bulkhead' } : {})),
     ...EXTENDED.map((thread) => join(`${thread} m washer`, `${thread} f washer`)),
     ...[4, 6, 8, 10].map((dash) => join(`orb${dash} m`, `orb${dash} f`)),
     ...restrictors,
