@@ -97,6 +97,26 @@ describe('a turbo feed', () => {
   });
 });
 
+describe('a fuel line', () => {
+  const fuelJob = (fluid: 'petrol' | 'methanol', hose: string) =>
+    flowJob({ tank: 'tank', rail: 'other' }, [{ from: 'tank.1', to: 'rail.1', service: 'fuel', hose, tapedMm: 2000, change: { fluid } }], {
+      running: { ...running, powerKw: 300 },
+    });
+
+  it('goes by what its fuel burns, and is looked at in hose with a conductive core', () => {
+    const [petrol, methanol] = [first(fuelJob('petrol', 'ptfe-6')), first(fuelJob('methanol', 'ptfe-6'))];
+    // 0.32 and 0.75 kg/kWh, the pump gives twice that
+    expect(methanol.duty.flow!.value / petrol.duty.flow!.value).toBeCloseTo(
+      (0.75 / 0.32) * (petrol.duty.at(80)!.densityKgM3 / methanol.duty.at(80)!.densityKgM3),
+      1,
+    );
+    expect(petrol.columns.filter((c) => !c.taken).every((c) => c.hose.core === 'conductive')).toBe(true);
+    expect(petrol.columns[petrol.taken!]!.verdict).toBe('fails');
+    expect(petrol.columns[petrol.recommended!]!.size).toBe('-6');
+    expect(methanol.columns[methanol.recommended!]!.size).toBe('-8');
+  });
+});
+
 describe('a line by a pump', () => {
   const cooler = (more: object = {}, hose = 'ptfe-10'): FlowQuestion =>
     flowJob({ pump: 'pump', cooler: 'cooler' }, [{ from: 'pump.1', to: 'cooler.1', service: 'cooler', hose, ...more }]);
@@ -116,6 +136,8 @@ describe('a line by a pump', () => {
     const s = first(cooler(), 'rubber');
     expect(new Set(s.columns.map((c) => c.hose.construction))).toEqual(new Set(['rubber']));
     expect(s.taken).toBeUndefined();
+    // the size in hand stays in sight
+    expect(first(cooler({}, 'ptfe-16'), 'rubber').columns.map((c) => c.size)).toContain('-16');
     expect(s.refusals).toEqual([]);
     expect(first(cooler(), 'truck').refusals.map((r) => inHouseUnits(r, 'metric'))).toEqual(['it bears 100 °C, and it gets to 120 °C']);
     expect(s.hoses.find((h) => h.hose.construction === 'coolant')!.refusals[0]).toMatch(/not made for engine oil/);

@@ -1,5 +1,6 @@
 import { connectorName, type Connector } from '../connectors/index.js';
-import { constructionById, hoseSize, type Hose } from '../hose/index.js';
+import type { FluidId } from '../fluids/index.js';
+import { constructionById, fluidProblem, hoseSize, type Hose } from '../hose/index.js';
 import { mate } from '../seals/index.js';
 import { dashToFraction } from '../units/index.js';
 import { endOfAngle, type Catalogue, type FlowRules } from '../job/index.js';
@@ -138,28 +139,32 @@ function insteadOf({ pieces }: AssembledLine, hose: Hose, catalogue: Catalogue):
 }
 
 /** The sizes of a construction round those that are usual and the one that is taken. */
-function hosesToLookAt({ pieces }: AssembledLine, { figures }: LineDuty, construction: string, catalogue: Catalogue): Hose[] {
+function hosesToLookAt({ pieces }: AssembledLine, { figures, fluid }: LineDuty, construction: string, catalogue: Catalogue): Hose[] {
   const taken = pieces[0]!.hose;
   const metric = taken?.construction === construction ? taken.metricMm !== undefined : false;
   const made = catalogue.hoses
     .filter((h) => h.construction === construction && (!h.retired || h.id === taken?.id) && (h.metricMm !== undefined) === metric)
-    .sort((a, b) => a.boreMm - b.boreMm);
-  // several makers' hoses of one size: the one that is taken, or the first
-  const one = made.filter(
-    (h, i) => h.id === taken?.id || (made.findIndex((o) => o.boreMm === h.boreMm) === i && h.boreMm !== taken?.boreMm),
-  );
+    // of one size the one that bears what runs
+    .sort((a, b) => a.boreMm - b.boreMm || unfit(a, fluid) - unfit(b, fluid));
+  // several makers' hoses of one size: the one that is taken, or the first; both where the one that is taken does not bear what runs
+  const covered = taken?.construction === construction && unfit(taken, fluid) === 0 ? taken.boreMm : undefined;
+  const one = made.filter((h, i) => h.id === taken?.id || (made.findIndex((o) => o.boreMm === h.boreMm) === i && h.boreMm !== covered));
   const [least, most] = figures.dashes;
-  const usual = one.filter((h) => (h.dash >= least && h.dash <= most) || h.id === taken?.id);
+  // the size in hand stays in sight, whichever construction is looked at
+  const inHand = (h: Hose): boolean => h.id === taken?.id || (taken?.construction !== construction && h.dash === taken?.dash);
+  const usual = one.filter((h) => (h.dash >= least && h.dash <= most) || inHand(h));
   if (usual.length === 0) return one.slice(0, MOST_COLUMNS);
   const from = Math.max(0, one.indexOf(usual[0]!) - (usual.length < MOST_COLUMNS - 1 ? 1 : 0));
   const list = one.slice(from, one.indexOf(usual[usual.length - 1]!) + 2);
   if (list.length <= MOST_COLUMNS) return list;
-  const at = Math.max(
-    0,
-    list.findIndex((h) => h.id === taken?.id),
-  );
+  const at = Math.max(0, list.findIndex(inHand));
   const start = Math.min(Math.max(0, at - Math.floor(MOST_COLUMNS / 2)), list.length - MOST_COLUMNS);
   return list.slice(start, start + MOST_COLUMNS);
+}
+
+/** 1 for a hose that does not bear what runs. */
+function unfit(hose: Hose, fluid: FluidId): number {
+  return Number(fluidProblem(hose, fluid) !== undefined);
 }
 
 /** What the hose must bear, by its service, with what its surroundings add. */
@@ -185,7 +190,9 @@ function schoolOrder({ figures }: LineDuty, { hoseSchool }: FlowRules): string[]
 }
 
 function hosesOfDash(duty: HoseDuty, dash: number | undefined, catalogue: Catalogue): HoseVerdict[] {
-  const ofDash = catalogue.hoses.filter((h) => h.dash === dash && h.metricMm === undefined && !h.retired);
+  const ofDash = catalogue.hoses
+    .filter((h) => h.dash === dash && h.metricMm === undefined && !h.retired)
+    .sort((a, b) => unfit(a, duty.fluid) - unfit(b, duty.fluid));
   const first = ofDash.filter((h, i) => ofDash.findIndex((o) => o.construction === h.construction) === i);
   return selectHose(duty, first);
 }

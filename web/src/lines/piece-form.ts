@@ -9,6 +9,8 @@ import {
   formatQuantity,
   hoseLimits,
   hoseSize,
+  fluidOf,
+  fluidProblem,
   hosesOfSize,
   proposeSize,
   LONGEST_LINE_MM,
@@ -245,8 +247,12 @@ export class PieceForm {
 
   /** A hose of a construction in the size that is wanted, or the one that its ports and its service ask for; while there is none, what is wanted. */
   private hoseFor({ construction, size }: { construction: string | null; size: string | null }): Set {
-    const made = this.hoses().filter((h) => h.construction === construction);
     const { line, portA, portB } = this.assembled();
+    // of several makes first the one that bears what runs
+    const unfit = (h: Hose): number => Number(fluidProblem(h, fluidOf(line)) !== undefined);
+    const made = this.hoses()
+      .filter((h) => h.construction === construction)
+      .sort((a, b) => unfit(a) - unfit(b));
     const ports = [portA.port.connector, portB.port.connector];
     const found: Hose | undefined = made.find((h) => hoseSize(h) === size) ?? proposeSize(made, line.service, ports);
     if (found) return { hose: found.id };
