@@ -110,11 +110,11 @@ test('one question of flow is answered without a job, and what cannot be is said
   await expect(page.getByText('Rally raid buggy')).toBeVisible();
   await page.keyboard.press('f');
   await expect(page).toHaveURL(/\/flow$/);
-  await expect(page.getByRole('button', { name: /hottest, 120.°C 1\.2.L\/min/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /hottest, 120.°C 1\.3.L\/min/ })).toBeVisible();
   await expectNoFault(page);
   await page.getByLabel('Pressure across it').fill('60 psi');
   await page.getByLabel('Pressure across it').press('Enter');
-  await expect(page.getByRole('button', { name: /hottest, 120.°C 1\.4.L\/min/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /hottest, 120.°C 1\.5.L\/min/ })).toBeVisible();
   await page.getByRole('button', { name: 'Down a drain' }).click();
   await page.getByLabel('Falls by').fill('-20');
   await page.getByLabel('Falls by').press('Enter');

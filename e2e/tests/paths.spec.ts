@@ -88,7 +88,7 @@ test('a way that is changed after taping holds the ticket, and one press correct
   await taped.fill('650');
   await taped.press('Enter');
   await expect(page.getByRole('button', { name: 'Mark as checked' })).toBeEnabled();
-  await page.getByRole('button', { name: /Take way \d, M14 to -6, union -6/ }).click();
+  await page.getByRole('button', { name: /Take way \d, M14 to -6, extension -6/ }).click();
   await expect(page.getByLabel('What is open')).toContainText('Taped with other fittings');
   await expect(page.getByRole('button', { name: 'Mark as checked' })).toBeDisabled();
   await expect(page.getByRole('link', { name: /Cut/ })).toContainText('7 tickets');

@@ -108,7 +108,7 @@ export const survey: readonly SurveyRow[] = [
     name: 'Cooler',
     note: 'Left pod.',
     part: 'sample-cooler-19',
-    flow: { holdsL: 0.7, takesBar: 0.35, atLpm: 40, coolsWPerK: 310 },
+    flow: { holdsL: 0.7, takesBar: 0.35, atLpm: 40, coolsWPerK: 420 },
     ports: [
       ['in', 'in', 'orb10 f'],
       ['out', 'out', 'orb10 f'],

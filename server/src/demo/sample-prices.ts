@@ -53,6 +53,9 @@ const HOSE_BASE: Readonly<Record<string, number>> = {
   'copper-nickel-tube': 520,
 };
 
+/** What a metal costs beside aluminium. Invented. */
+const METAL_TIMES: Readonly<Record<string, number>> = { steel: 1.25, stainless: 2.2, brass: 1.4 };
+
 /** What a part with a body costs, minor units: by its mass, less where it is a shell. Invented. */
 const bodyPrice = (f: Fitting): number => (f.body ? 600 + (f.massG ?? 0) * (fittingKind(kindOf(f)).hollow ? 3.5 : 12) : 0);
 
@@ -66,7 +69,7 @@ export function sampleCatalogue(): Catalogue {
   return {
     fittings: [
       ...standardFittings().map((f, i) => {
-        const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55;
+        const metal = (f.hexMm ?? 10) ** 1.35 * (f.lengthMm ?? 20) * 0.55 * (METAL_TIMES[f.material ?? ''] ?? 1);
         const draw = spread(`${f.id}/`);
         const supplier = sampleSuppliers[draw < 0.5 ? 0 : draw < 0.8 ? 1 : 2];
         const shelf = spread(`${f.id}.`) < 0.22 ? 1 + Math.round(spread(`${f.id}:`) * 6) : 0;
