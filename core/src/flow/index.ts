@@ -24,7 +24,9 @@ export { headBar, litresIn, runPath, type RunOutcome } from './run-path.js';
 export { bearingOf, broughtTo, consumerOf, feedsOf, withSaidRestrictor } from './what-feeds.js';
 export { flowThroughHoles, holeLossBar, restrictorForTurbo, turboNeeds, type Bearing, type TurboNeed } from './turbo.js';
 export { hoseDutyOf, sizeLine, type LineSizing, type SizeRun } from './size-line.js';
-export { outcomeIn, stepDown, type SizeColumn, type SizeVerdictId } from './judge-sizes.js';
+export { outcomeIn } from './held.js';
+export { stepDown } from './held-by-fall.js';
+export { type SizeColumn, type SizeVerdictId } from './judge-sizes.js';
 export { deratedBar, selectHose, type HoseDuty, type HoseVerdict } from './select-hose.js';
 export { balance, type BalancedFlow, type FlowEdge, type FlowNode } from './network.js';
 export {

@@ -1,6 +1,7 @@
 import type { Drive } from './service-figures.js';
 import type { LineSizing } from './size-line.js';
-import { outcomeIn, type SizeColumn } from './judge-sizes.js';
+import { outcomeIn } from './held.js';
+import type { SizeColumn } from './judge-sizes.js';
 import type { StateId } from './duty.js';
 
 export type SizingRowId =

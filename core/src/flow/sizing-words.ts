@@ -1,5 +1,6 @@
 import type { LineDuty } from './duty.js';
-import { outcomeIn, type SizeColumn } from './judge-sizes.js';
+import { outcomeIn } from './held.js';
+import type { SizeColumn } from './judge-sizes.js';
 import type { RunOutcome } from './run-path.js';
 import type { SizeRun } from './size-line.js';
 import { quantity } from '../units/index.js';

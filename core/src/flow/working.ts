@@ -1,5 +1,6 @@
 import { kinematicViscosity } from './viscosity.js';
-import { outcomeIn, type SizeColumn } from './judge-sizes.js';
+import { outcomeIn } from './held.js';
+import type { SizeColumn } from './judge-sizes.js';
 import type { StateId } from './duty.js';
 import type { LineSizing } from './size-line.js';
 import type { SizingRow } from './sizing-rows.js';
