@@ -47,6 +47,11 @@ const between = (a: string, b: string): Way[] =>
     limit: 4,
     bare: true,
   }).ways;
+/** Why there is none. */
+const whyNone = (a: string, b: string): string =>
+  waysAcross({ from: { connector: parseConnector(a), portId: 'a' }, to: { connector: parseConnector(b), boreMm: 9 } }, catalogue, {
+    limit: 1,
+  }).explanation;
 const endOf = (way: Way): string => formatConnector(catalogue.hoseEnds.find((e) => e.id === way.otherEnd)!.connector);
 
 describe('the first answer is the one a fitter would give (common practice)', () => {
@@ -108,6 +113,14 @@ describe('the first answer is the one a fitter would give (common practice)', ()
 
   it('no post is turned into another under a plate: its thread is changed in the block', () =>
     expect(between('post m22x1.5 m 56x84', 'post 3/4-16 f 62x71')).toEqual([]));
+});
+
+describe('where nothing seals on a port as it is logged (common practice)', () => {
+  it.each([
+    ['m24x1.5 f oring', /its seat is the question.*\(m24x1.5 f washer\)/],
+    ['3/4-16 f', /its seat is the question.*\(orb8 f\), or .*\(3\/4-16 f washer\)/],
+    ['m20x1.5 f', /its seat is the question.*\(m20x1.5 f washer\), or .*\(m20x1.5 f oring\)/],
+  ])('%s: its seat is asked for, and not another hose', (port, words) => expect(whyNone(port, 'an8 f swivel')).toMatch(words));
 });
 
 describe('no list has what an old hand would send back (common practice)', () => {

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import {
+  airPressure,
   balance,
   bendTwoK,
+  coolantBoilsC,
+  dischargeCoefficient,
   drainCapacity,
   FlowFigureError,
   fluidProperties,
@@ -300,5 +303,31 @@ describe('a sharp hole', () => {
     const ideal = (Math.PI / 4) * 0.005 ** 2 * Math.sqrt((2 * 10e5) / 1000) * 60_000;
     expect(flow / ideal).toBeGreaterThan(0.68);
     expect(flow / ideal).toBeLessThan(0.8);
+  });
+});
+
+describe('water boils (IAPWS, as handbooks print it; from memory)', () => {
+  // half glycol boils about 8 K later, common practice
+  it.each([
+    [1.013, 100],
+    [2, 120.2],
+    [3, 133.5],
+  ])('at %d bar absolute at %d °C', (bar, celsius) => expect(Math.abs(coolantBoilsC(bar) - 8 - celsius)).toBeLessThan(0.35));
+});
+
+describe('the air by height (ISO 2533)', () => {
+  it.each([
+    [0, 1.013],
+    [1000, 0.899],
+    [2500, 0.747],
+  ])('%d m: %d bar', (metres, bar) => expect(airPressure(metres)).toBeCloseTo(bar, 2));
+});
+
+describe('the drilled hole (Sampson; Hagen and Poiseuille)', () => {
+  it('creeps by its depth when the oil is thick, and keeps to 0.7 when it is thin', () => {
+    expect(dischargeCoefficient(1e6)).toBeCloseTo(0.7, 3);
+    // 1/C² → (12π + 64·2)/Re
+    expect(dischargeCoefficient(0.1)).toBeCloseTo(Math.sqrt(0.1 / (12 * Math.PI + 128)), 3);
+    expect(dischargeCoefficient(10, 5)).toBeLessThan(dischargeCoefficient(10, 1));
   });
 });

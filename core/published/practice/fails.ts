@@ -86,6 +86,20 @@ export const fails: readonly SetUp[] = [
     why: 'fuel vapour softens it',
     lines: [{ service: 'brake-booster', from: 'valve barb 3/8', to: 'engine barb 3/8', hose: 'vacuum-6', mm: 900 }],
   },
+  {
+    name: 'coolant at 125 °C under a cap of 0.3 bar',
+    why: 'boils',
+    lines: [
+      {
+        service: 'heater',
+        from: 'engine bead 5/8',
+        to: 'other bead 5/8',
+        hose: 'silicone-10',
+        mm: 1200,
+        flow: { hottestC: 125, pressureBar: 0.3 },
+      },
+    ],
+  },
   { name: 'a drain that lies flat', why: 'the turbo smokes', lines: [journals, drain(0)] },
   { name: 'a drain that rises', why: 'the turbo smokes', lines: [journals, drain(-40)] },
   { name: 'a drain of half of -10 for journals', why: 'the turbo smokes', lines: [journals, drain(200, 'ptfe-5', 'an5 m')] },

@@ -1,6 +1,7 @@
 import { isMetal, leadsTo } from '../fittings/index.js';
 import type { ServiceId } from '../job/index.js';
 import type { AssembledLine } from '../lines/index.js';
+import { coolantBoilsC } from './boiling.js';
 import { bypassOfLine } from './bypass-of-line.js';
 import { couplersOfLine } from './coupler-of-line.js';
 import type { FlowQuestion } from './duty.js';
@@ -30,6 +31,7 @@ export const flowRules = {
   'feed-too-little': { severity: 'attention', hint: "Fit a wider restrictor or line. The turbo maker's figure goes first." },
   'restrictor-in-return': { severity: 'attention', hint: 'Take it out: nothing but its fall, or the air, drives what runs here.' },
   'valve-in-drain': { severity: 'attention', hint: 'Take it out: what it asks for before it opens is more than a drain has.' },
+  'coolant-boils': { severity: 'attention', hint: 'Fit a cap that holds more, or keep it cooler: steam carries no heat away.' },
   'drain-rises': { severity: 'attention', hint: 'Lead it down all the way, or pump it.' },
   'drain-steps-down': { severity: 'advice', hint: 'Keep the bore, or let it grow on its way: froth stands where it narrows.' },
   'cap-must-turn': {
@@ -76,6 +78,7 @@ export function flowFindings(sizing: LineSizing, question: FlowQuestion): FlowFi
     ...ofBypass(sizing, question, say),
     ...ofCoupler(sizing, say),
     ...ofThermostat(line, question, say),
+    ...ofCoolant(sizing, say),
   ];
 }
 
@@ -212,6 +215,20 @@ function ofBypass(sizing: LineSizing, question: FlowQuestion, say: Say): FlowFin
 
 function ofCoupler(sizing: LineSizing, say: Say): FlowFinding[] {
   return couplersOfLine(sizing).flatMap(({ holds, where, words }) => (holds ? [] : [say('coupler-without-bead', `${where}: ${words}`)]));
+}
+
+/** Coolant boils by its pressure, which the height takes off: the cap's is what is said of the line, or what is usual. */
+function ofCoolant({ duty }: LineSizing, say: Say): FlowFinding[] {
+  if (duty.fluid !== 'coolant') return [];
+  const boilsC = coolantBoilsC(duty.airBar + duty.pressure.value);
+  return duty.hottest.value > boilsC
+    ? [
+        say(
+          'coolant-boils',
+          `At ${quantity(duty.pressure.value, 'bar')} it boils at ${roundedDown(boilsC.toFixed(0), '°C')}, and it gets to ${roundedUp(duty.hottest.value, '°C')}.`,
+        ),
+      ]
+    : [];
 }
 
 function ofThermostat({ line, portB }: AssembledLine, { job, rules }: FlowQuestion, say: Say): FlowFinding[] {

@@ -5,6 +5,7 @@ export { dynamicBar, pressureLoss, reynoldsNumber, SMOOTH_MM, velocity, type Pip
 export { bendTwoK, lossCoefficient, stepCoefficient, twoK, type TwoK, type TwoKName } from './two-k.js';
 export {
   AIR_BAR,
+  airPressure,
   fluidProperties,
   fromTable,
   oilOf,
@@ -24,6 +25,7 @@ export { headBar, litresIn, runPath, type RunOutcome } from './run-path.js';
 export { bearingOf, broughtTo, consumerOf, feedsOf, withSaidRestrictor } from './what-feeds.js';
 export { flowThroughHoles, holeLossBar, restrictorForTurbo, turboNeeds, type Bearing, type TurboNeed } from './turbo.js';
 export { hoseDutyOf, sizeLine, type LineSizing, type SizeRun } from './size-line.js';
+export { coolantBoilsC } from './boiling.js';
 export { outcomeIn } from './held.js';
 export { stepDown } from './held-by-fall.js';
 export { type SizeColumn, type SizeVerdictId } from './judge-sizes.js';

@@ -28,7 +28,7 @@ const BULKHEADS = familyById('bulkhead').sizes;
 
 /** The seals and consumables that the joints of the standard fittings ask for, without prices. */
 export function standardSupplies(): Supply[] {
-  return [...rings(), ...washers(), ...gaskets(), ...clamps(), ...clips(), ...sleeves(), ...sealantsAndSuch()];
+  return [...rings(), ...washers(), ...gaskets(), ...clamps(), ...bands(), ...clips(), ...sleeves(), ...sealantsAndSuch()];
 }
 
 function rings(): Supply[] {
@@ -120,6 +120,31 @@ function clamps(): Supply[] {
       source: 'SAE J1508, from memory',
     };
   });
+}
+
+/** Bands of charge air and silicone, by what they close on, mm. Common sizes, from memory; the torque is the clamp's own. */
+const T_BOLTS = [40, 45, 50, 55, 60, 65, 70, 75, 80, 85, 90, 95, 100, 110].map((from) => [from, from + 6] as const);
+const LINED = [
+  [12, 22],
+  [16, 27],
+  [20, 32],
+  [25, 40],
+  [32, 50],
+  [40, 60],
+  [50, 70],
+  [60, 80],
+] as const;
+
+/** T-bolt bands for boost, and worm drives with a lining under the slots for silicone. */
+function bands(): Supply[] {
+  const band = (style: string, [fromMm, toMm]: readonly [number, number], torque: string): Supply => ({
+    id: `clamp ${style.toLowerCase().replace(/\W+/g, '-')} ${fromMm}-${toMm}`,
+    kind: 'clamp',
+    name: `${style} ${fromMm} to ${toMm} mm`,
+    figures: { size: `${style} ${fromMm} to ${toMm} mm`, fromMm, toMm, material: 'stainless' },
+    source: `common sizes, from memory; about ${torque}, the clamp's own figure goes first`,
+  });
+  return [...T_BOLTS.map((span) => band('T-bolt band', span, '8 N·m')), ...LINED.map((span) => band('Lined worm clamp', span, '4 N·m'))];
 }
 
 function clips(): Supply[] {
