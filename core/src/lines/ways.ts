@@ -32,6 +32,7 @@ import { mate, type Mating } from '../seals/index.js';
 import type { AssembledWay, HoseTerminal, Terminal } from './assembled-line.js';
 import { DRAIN_BORE_MM } from './drain-bore.js';
 import { otherEnds, type EndOnHose } from './other-ends.js';
+import { seatQuestion } from './seat-question.js';
 import { wayName } from './way-name.js';
 
 /** A chain with the figures that decide between ways. */
@@ -367,22 +368,4 @@ function explain(from: Connector, to: Connector, wishes: Wishes): string {
   if (doubtful) return seatQuestion(doubtful);
   const wished = Object.keys(wishes).length > 0 ? ' that does what is wished' : '';
   return `No chain in the catalogue${wished} joins ${connectorName(from)} to ${connectorName(to)}.`;
-}
-
-/** Where nothing is made that seals on a connector, its seat is the question, and not the hose or its end. */
-function seatQuestion(c: Connector): string {
-  const { seat: _, ...bare } = c;
-  const seats = seatsFor(familyById(c.family), c.size, c.gender).map((seat): Connector => ({ ...bare, seat }));
-  const boss = c.family === 'un' ? [bossOf(c)].filter((b) => b !== undefined) : [];
-  const may = [...boss, ...seats].filter((other) => counterpart(other) !== undefined);
-  const look =
-    may.length > 0 ? ` Look at it again: ${may.map((other) => `${connectorName(other)} (${formatConnector(other)})`).join(', or ')}.` : '';
-  return `Nothing is made that seals on what is logged, ${connectorName(c)}: its seat is the question.${look}`;
-}
-
-/** The O-ring boss of an inch thread. */
-function bossOf({ size, gender }: Connector): Connector | undefined {
-  const orb = familyById('orb');
-  const dash = orb.sizes.find((d) => orb.thread(d, 'male')?.designation.startsWith(`${size} `));
-  return dash === undefined ? undefined : { family: 'orb', size: dash, gender };
 }
