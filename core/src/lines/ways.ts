@@ -1,13 +1,4 @@
-import {
-  bareConnector,
-  connectorName,
-  endForm,
-  familyById,
-  formatConnector,
-  seatsFor,
-  shapeOf,
-  type Connector,
-} from '../connectors/index.js';
+import { bareConnector, connectorName, endForm, shapeOf, type Connector } from '../connectors/index.js';
 import {
   ChainConstraintError,
   counterpart,
