@@ -13,7 +13,9 @@ for (const { from, to, angleDeg, wanted, missing: gone } of coverageOf(fittings)
   missing += gone.length;
 }
 const unmade = missingOf(fittings);
-console.log(`\n${'parts asked for by name'.padEnd(36)} ${String(wantedParts.length - unmade.length).padStart(4)} of ${String(wantedParts.length).padStart(4)}${unmade.length ? `   missing: ${unmade.join('; ')}` : ''}`);
+console.log(
+  `\n${'parts asked for by name'.padEnd(36)} ${String(wantedParts.length - unmade.length).padStart(4)} of ${String(wantedParts.length).padStart(4)}${unmade.length ? `   missing: ${unmade.join('; ')}` : ''}`,
+);
 missing += unmade.length;
 console.log(`\n${missing} missing`);
 
