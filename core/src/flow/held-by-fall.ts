@@ -26,6 +26,7 @@ export function heldByFall(run: SizeRun, duty: LineDuty): Held[] {
           left: times / least - 1,
           // at a cold start it lasts for minutes, with the shaft hardly turning
           ...(times < least && (times >= 1 || cold) ? { soft: true as const } : {}),
+          row: `carries ${o.state.id}` as const,
           short: times < 1 ? (cold ? 'backs up cold' : 'backs up') : cold ? 'just carries it cold' : 'just carries it',
           words: `${o.state.name} ${quantity(o.flowLpm.toFixed(1), 'L/min')} come, and it carries ${quantity(o.carries.full.toFixed(1), 'L/min')}${turbo ? ' with its froth' : ''} at full bore, ${times.toFixed(2)} ×${duty.againstBar > 0 ? `; the crankcase takes ${quantity((duty.againstBar * 1000).toFixed(0), 'mbar')} of its ${quantity((headBar(duty.said.fallMm ?? 0, o.state.fluid.densityKgM3) * 1000).toFixed(0), 'mbar')}` : ''}`,
         },
@@ -36,6 +37,7 @@ export function heldByFall(run: SizeRun, duty: LineDuty): Held[] {
           {
             left: -1,
             ...(bore >= DRAIN_FAILS_MM ? { soft: true as const } : {}),
+            row: 'narrowest' as const,
             short: 'narrow drain',
             words: `its narrowest is ${quantity(bore.toFixed(1), 'mm')}; ${quantity(DRAIN_BORE_MM, 'mm')} and up are usual, and under ${quantity(DRAIN_FAILS_MM, 'mm')} froth stands in it`,
           },

@@ -25,24 +25,33 @@ export function heldByFeed(run: SizeRun, widest: SizeRun, duty: LineDuty, line: 
   const enough = (o: RunOutcome): boolean => need !== undefined && o.flowLpm >= need.lpm[0];
   const throttled = (o: RunOutcome, rule: { readonly soft: number; readonly hard: number }, short: string, when: string): Held[] => {
     const words = `${when} it gives ${quantity(lpm(o), 'L/min')}, ${percent(best(o.state.id) > 0 ? o.flowLpm / best(o.state.id) : 0)} of what the widest would`;
+    const row = `flow ${o.state.id}` as const;
     const hard = share(o, rule.hard);
     const left = share(o, rule.soft);
     return hard < 0 && !(when === 'hot' && enough(o))
-      ? [{ left: hard, short, words }]
-      : [{ left, short, words, ...(left < 0 ? { soft: true as const } : {}) }];
+      ? [{ left: hard, row, short, words }]
+      : [{ left, row, short, words, ...(left < 0 ? { soft: true as const } : {}) }];
   };
   return [
     // a filter that takes little while it is cold lacks nothing
     ...(cold && need ? throttled(cold, OF_WIDEST.cold, 'too little when cold', 'cold') : []),
     ...(hot ? throttled(hot, OF_WIDEST.hot, 'throttles', 'hot') : []),
     ...(idle && need && idle.flowLpm < 0.5 * best('idle') && !enough(idle)
-      ? [{ left: -1, short: 'too little at idle', words: `at hot idle it gives ${quantity(lpm(idle), 'L/min')}` }]
+      ? [
+          {
+            left: -1,
+            row: 'flow idle' as const,
+            short: 'too little at idle',
+            words: `at hot idle it gives ${quantity(lpm(idle), 'L/min')}`,
+          },
+        ]
       : []),
     ...(fast < 0
       ? [
           {
             left: fast,
             ...(fast > 1 - FAR_BEYOND.speed ? { soft: true as const } : {}),
+            row: 'speed hottest' as const,
             short: 'too fast',
             words: `${quantity(hot!.hoseMs.toFixed(1), 'm/s')}; ${quantity(figures.maxMs!, 'm/s')} are usual at most`,
           },
@@ -53,6 +62,7 @@ export function heldByFeed(run: SizeRun, widest: SizeRun, duty: LineDuty, line: 
           {
             left: -1,
             soft: true as const,
+            row: 'fills cold' as const,
             short: 'slow to fill',
             words: `cold it takes ${Math.round(cold.fillsS)} s until what enters comes out`,
           },

@@ -29,6 +29,7 @@ export function heldByPump(run: SizeRun, { figures }: LineDuty, { fullBar }: Run
             {
               left: 1 - o.loss.lossBar / maxBar,
               ...(o.loss.lossBar > maxBar && o.loss.lossBar <= mostBar ? { soft: true as const } : {}),
+              row: `loss ${o.state.id}` as const,
               short: cold ? 'thick when cold' : 'takes too much',
               words: `${o.state.name} it takes ${quantity(o.loss.lossBar.toFixed(2), 'bar')}; ${quantity(maxBar, 'bar')} are usual at most${o.loss.lossBar > mostBar ? `, and ${quantity(mostBar.toFixed(1), 'bar')} are more than can be spared` : ''}`,
             },
@@ -39,6 +40,7 @@ export function heldByPump(run: SizeRun, { figures }: LineDuty, { fullBar }: Run
             {
               left: 1 - o.hoseMs / figures.maxMs,
               ...(o.hoseMs > figures.maxMs && o.hoseMs <= FAR_BEYOND.speed * figures.maxMs ? { soft: true as const } : {}),
+              row: `speed ${o.state.id}` as const,
               short: 'too fast',
               words: `${quantity(o.hoseMs.toFixed(1), 'm/s')} in the hose; ${quantity(figures.maxMs, 'm/s')} are usual at most`,
             },
@@ -47,6 +49,7 @@ export function heldByPump(run: SizeRun, { figures }: LineDuty, { fullBar }: Run
                   {
                     left: -1,
                     soft: true as const,
+                    row: 'narrowest' as const,
                     short: 'narrow fittings',
                     words: `${quantity(fast.toFixed(1), 'm/s')} in its narrowest, ${narrowest(o)}`,
                   },
@@ -77,6 +80,7 @@ export function heldBySuction(run: SizeRun, duty: LineDuty): Held[] {
       return [
         {
           left: (o.absBar! - least) / least,
+          row: `abs ${o.state.id}` as const,
           short: o.state.id === 'cold' ? 'too little when cold' : 'starves the pump',
           words: `${o.state.name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; ${roundedUp(least, 'bar')} are the least`,
         },
@@ -85,6 +89,7 @@ export function heldBySuction(run: SizeRun, duty: LineDuty): Held[] {
               {
                 left: fast,
                 soft: true as const,
+                row: `speed ${o.state.id}` as const,
                 short: 'fast for suction',
                 words: `${quantity(o.hoseMs.toFixed(1), 'm/s')}; under ${quantity(figures.maxMs!, 'm/s')} is usual`,
               },

@@ -7,6 +7,7 @@ import { heldByFeed } from './held-by-feed.js';
 import { heldByPump, heldBySuction } from './held-by-pump.js';
 import type { ServiceFigures } from './service-figures.js';
 import type { LineSizing, SizeRun } from './size-line.js';
+import type { SizingRowId } from './sizing-rows.js';
 import { practiceOf, reasonOf, saysOf } from './sizing-words.js';
 
 /** `fails`: not to be taken. `tight`: it does, and something speaks against it. `open`: it cannot be reckoned yet. */
@@ -18,6 +19,8 @@ export interface SizeColumn extends SizeRun {
   readonly says: string;
   /** All that speaks against it. */
   readonly against: readonly string[];
+  /** The rows whose figures go beyond what is asked; `soft` where it goes all the same. */
+  readonly beyond: readonly { readonly row: SizingRowId; readonly soft?: true }[];
   /** How much of its strictest limit is left, per cent; negative where it is exceeded; absent where nothing limits it. */
   readonly marginPercent?: number;
 }
@@ -31,7 +34,8 @@ export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, running: Ru
   const refusals = (runs[0]?.refusals ?? []).filter((why) => runs.every((run) => run.refusals.includes(why)));
   const still = duty.figures.drive === 'still';
   const columns = runs.map((run): SizeColumn => {
-    const held = run.outcomes.length > 0 ? worstOfEach(heldBy(run, widest!, duty, running, line)) : [];
+    const all = run.outcomes.length > 0 ? heldBy(run, widest!, duty, running, line) : [];
+    const held = worstOfEach(all);
     const hard = held.filter((h) => h.left < 0 && !h.soft);
     const soft = held.filter((h) => h.left < 0 && h.soft);
     const own = [...run.refusals.filter((why) => !refusals.includes(why)), ...underUsual(run, duty)];
@@ -42,6 +46,7 @@ export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, running: Ru
       verdict: refused || hard.length > 0 ? 'fails' : run.outcomes.length === 0 && !still ? 'open' : soft.length > 0 ? 'tight' : 'passes',
       says: refused ? 'hose will not do' : (hard[0]?.short ?? soft[0]?.short ?? ''),
       against: [...own, ...hard.map((h) => h.words), ...soft.map((h) => h.words)],
+      beyond: all.flatMap(({ left, row, soft }) => (left < 0 && row ? [{ row, ...(soft ? { soft } : {}) }] : [])),
       // what is exceeded all the same says more than how far the rest is kept
       ...(limits.length > 0 && (hard.length > 0 || soft.length === 0)
         ? { marginPercent: Math.max(-100, Math.round(Math.min(...limits.map((h) => h.left)) * 100)) }

@@ -233,6 +233,22 @@ describe('a drain by gravity', () => {
 });
 
 describe('the figures of a sizing', () => {
+  it('are amber beyond a rule of thumb and red beyond what will do, as the word under them', () => {
+    const cooler = (tapedMm: number): FlowQuestion =>
+      flowJob({ pump: 'pump', cooler: 'cooler' }, [{ from: 'pump.1', to: 'cooler.1', service: 'cooler', hose: 'ptfe-10', tapedMm }]);
+    const tones = new Set<string>();
+    for (const tapedMm of [300, 1500, 3000, 6000]) {
+      const s = first(cooler(tapedMm));
+      const rows = sizingRows(s).filter(({ id }) => id !== 'margin');
+      for (const [i, column] of s.columns.entries()) {
+        const tone = !rows.some((r) => r.bad[i]) ? 'passes' : rows.every((r) => r.soft[i] === r.bad[i]) ? 'tight' : 'fails';
+        expect([tapedMm, column.size, tone]).toEqual([tapedMm, column.size, column.verdict]);
+        tones.add(tone);
+      }
+    }
+    expect([...tones].sort()).toEqual(['fails', 'passes', 'tight']);
+  });
+
   it('stand in rows by what drives the flow, and each has its working with sources', () => {
     const s = first(feedJob());
     const rows = sizingRows(s);

@@ -29,6 +29,8 @@ export interface SizingRow {
   readonly values: readonly (number | undefined)[];
   /** Which of them go beyond what is asked. */
   readonly bad: readonly boolean[];
+  /** Which of those go all the same: beyond a rule of thumb only. */
+  readonly soft: readonly boolean[];
 }
 
 const names: Record<StateId, string> = { cold: 'cold start', warm: 'warm', idle: 'hot idle', hottest: 'hottest' };
@@ -48,6 +50,7 @@ export function sizingRows({ columns, duty, brought }: LineSizing): SizingRow[] 
     .map((id): SizingRow => {
       const values = columns.map((column) => valueOf(id, column, brought));
       const head = headOf(id);
+      const tones = columns.map((column, i) => toneOf(id, column, values[i], duty));
       // what is all below one and a half is told to the hundredth
       const small = head.unit === 'L/min' && Math.max(...values.map((v) => v ?? 0)) < 1.5;
       return {
@@ -55,7 +58,8 @@ export function sizingRows({ columns, duty, brought }: LineSizing): SizingRow[] 
         ...head,
         ...(small ? { decimals: 2 } : {}),
         values,
-        bad: columns.map((column, i) => isBad(id, column, values[i], duty)),
+        bad: tones.map((tone) => tone !== 'kept'),
+        soft: tones.map((tone) => tone === 'soft'),
       };
     })
     .filter(({ values }) => values.some((v) => v !== undefined && Number.isFinite(v)));
@@ -134,18 +138,12 @@ function valueOf(id: SizingRowId, column: SizeColumn, brought: LineSizing['broug
   }
 }
 
-function isBad(id: SizingRowId, column: SizeColumn, value: number | undefined, { figures, pressure }: LineSizing['duty']): boolean {
-  if (value === undefined) return false;
-  const [what, state] = split(id);
-  const cold = state === 'cold';
-  if (what === 'speed') return figures.maxMs !== undefined && value > figures.maxMs;
-  if (what === 'loss') return value > ((cold ? figures.maxColdBar : figures.maxLossBar) ?? Infinity);
-  if (what === 'abs') return figures.minAbsBar !== undefined && value < figures.minAbsBar[cold ? 1 : 0];
-  if (what === 'carries') return value < (outcomeIn(column, state)?.flowLpm ?? 0);
-  if (what === 'bears') return value < pressure.value;
-  if (what === 'margin') return value < 0;
-  // the words of what speaks against it begin with the state
-  if (what === 'flow')
-    return column.against.some((words) => words.startsWith(cold ? 'cold it gives' : state === 'idle' ? 'at hot idle' : 'hot it gives'));
-  return false;
+type Tone = 'kept' | 'soft' | 'bad';
+
+function toneOf(id: SizingRowId, { beyond }: SizeColumn, value: number | undefined, { pressure }: LineSizing['duty']): Tone {
+  if (value === undefined) return 'kept';
+  if (id === 'bears') return value < pressure.value ? 'bad' : 'kept';
+  if (id === 'margin') return value < 0 ? 'bad' : 'kept';
+  const here = beyond.filter(({ row }) => row === id);
+  return here.length === 0 ? 'kept' : here.every(({ soft }) => soft) ? 'soft' : 'bad';
 }

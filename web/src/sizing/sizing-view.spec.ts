@@ -41,6 +41,16 @@ describe('sizes side by side', () => {
     expect(working.set).toHaveBeenCalledWith(workingOf(sizing, row, sizing.columns[0]!));
   });
 
+  it('paint a figure as far as it goes: amber beyond a rule of thumb, red beyond what will do', async () => {
+    const { view } = await open(withLines(journal));
+    const rows = sizingRows(sizingOf());
+    const tone = (bad: boolean, soft: boolean) => (soft ? 'soft' : bad ? 'bad' : '');
+    expect(
+      view.all('tbody tr').map((tr) => [...tr.querySelectorAll('td.figure')].map((td) => tone(td.matches('.bad'), td.matches('.soft')))),
+    ).toEqual(rows.map((r) => r.bad.map((bad, i) => tone(bad, r.soft[i]!))));
+    expect(rows.flatMap((r) => r.bad)).toContain(true);
+  });
+
   it('are told in the units of the house, curves too', async () => {
     const { view } = await open(withLines(journal));
     const curve = () => view.find('canvas').getAttribute('aria-label');
