@@ -225,7 +225,7 @@ function ofCoolant({ duty }: LineSizing, say: Say): FlowFinding[] {
     ? [
         say(
           'coolant-boils',
-          `At ${quantity(duty.pressure.value, 'bar')} it boils at ${roundedDown(boilsC.toFixed(0), '°C')}, and it gets to ${roundedUp(duty.hottest.value, '°C')}.`,
+          `At ${quantity(duty.pressure.value, 'bar')} half glycol boils at ${roundedDown(boilsC.toFixed(0), '°C')} and plain water sooner; it gets to ${roundedUp(duty.hottest.value, '°C')}.`,
         ),
       ]
     : [];

@@ -16,6 +16,19 @@ interface Table {
   readonly rows: readonly Row[];
 }
 
+/** PTFE under steel braid, plain core or conductive. */
+const PTFE: readonly Row[] = [
+  [3, 3.2, 6.4, 38, 103, 0.95, 75],
+  [4, 4.8, 8.1, 51, 103, 0.95, 100],
+  [5, 6.4, 9.7, 76, 103, 0.95, 125],
+  [6, 7.9, 11.3, 102, 103, 0.95, 160],
+  [8, 10.3, 13.9, 132, 69, 0.95, 225],
+  [10, 12.7, 16.6, 165, 55, 0.68, 285],
+  [12, 15.9, 20, 196, 55, 0.68, 350],
+  [16, 22.2, 26.9, 229, 55, 0.47, 490],
+  [20, 28.6, 34.3, 406, 41, 0.47, 720],
+];
+
 /**
  * Figures of the standard constructions: bore, outside, least bend radius to the centreline (mm), working pressure and vacuum (bar), mass
  * (g/m, common practice).
@@ -26,17 +39,7 @@ const tables: readonly Table[] = [
     name: 'PTFE hose, steel braid',
     source: 'SAE J517 100R14, from memory',
     temperature: [-54, 204],
-    rows: [
-      [3, 3.2, 6.4, 38, 103, 0.95, 75],
-      [4, 4.8, 8.1, 51, 103, 0.95, 100],
-      [5, 6.4, 9.7, 76, 103, 0.95, 125],
-      [6, 7.9, 11.3, 102, 103, 0.95, 160],
-      [8, 10.3, 13.9, 132, 69, 0.95, 225],
-      [10, 12.7, 16.6, 165, 55, 0.68, 285],
-      [12, 15.9, 20, 196, 55, 0.68, 350],
-      [16, 22.2, 26.9, 229, 55, 0.47, 490],
-      [20, 28.6, 34.3, 406, 41, 0.47, 720],
-    ],
+    rows: PTFE,
   },
   {
     construction: 'ptfe',
@@ -45,17 +48,7 @@ const tables: readonly Table[] = [
     name: 'PTFE hose for fuel, conductive core, steel braid',
     source: 'SAE J517 100R14 type B, from memory',
     temperature: [-54, 204],
-    rows: [
-      [3, 3.2, 6.4, 38, 103, 0.95, 75],
-      [4, 4.8, 8.1, 51, 103, 0.95, 100],
-      [5, 6.4, 9.7, 76, 103, 0.95, 125],
-      [6, 7.9, 11.3, 102, 103, 0.95, 160],
-      [8, 10.3, 13.9, 132, 69, 0.95, 225],
-      [10, 12.7, 16.6, 165, 55, 0.68, 285],
-      [12, 15.9, 20, 196, 55, 0.68, 350],
-      [16, 22.2, 26.9, 229, 55, 0.47, 490],
-      [20, 28.6, 34.3, 406, 41, 0.47, 720],
-    ],
+    rows: PTFE,
   },
   {
     construction: 'rubber',
@@ -237,15 +230,7 @@ const tables: readonly Table[] = [
     name: 'PTFE hose, steel braid, for crimped ends',
     source: 'SAE J517 100R14, from memory',
     temperature: [-54, 204],
-    rows: [
-      [3, 3.2, 6.4, 38, 103, 0.95, 75],
-      [4, 4.8, 8.1, 51, 103, 0.95, 100],
-      [6, 7.9, 11.3, 102, 103, 0.95, 160],
-      [8, 10.3, 13.9, 132, 69, 0.95, 225],
-      [10, 12.7, 16.6, 165, 55, 0.68, 285],
-      [12, 15.9, 20, 196, 55, 0.68, 350],
-      [16, 22.2, 26.9, 229, 55, 0.47, 490],
-    ],
+    rows: PTFE.filter(([dash]) => dash !== 5 && dash !== 20),
   },
   {
     construction: 'crimped-ptfe',
@@ -254,15 +239,7 @@ const tables: readonly Table[] = [
     name: 'PTFE hose for fuel, conductive core, for crimped ends',
     source: 'SAE J517 100R14 type B, from memory',
     temperature: [-54, 204],
-    rows: [
-      [3, 3.2, 6.4, 38, 103, 0.95, 75],
-      [4, 4.8, 8.1, 51, 103, 0.95, 100],
-      [6, 7.9, 11.3, 102, 103, 0.95, 160],
-      [8, 10.3, 13.9, 132, 69, 0.95, 225],
-      [10, 12.7, 16.6, 165, 55, 0.68, 285],
-      [12, 15.9, 20, 196, 55, 0.68, 350],
-      [16, 22.2, 26.9, 229, 55, 0.47, 490],
-    ],
+    rows: PTFE.filter(([dash]) => dash !== 5 && dash !== 20),
   },
 ];
 

@@ -20,7 +20,7 @@ export function rarityOf(fitting: Fitting, kept: boolean): Rarity {
   return stepsOf(fitting) > 2 || (angleDeg > 0 && stepsOf(fitting) > 1) ? 'rarely' : 'by order';
 }
 
-/** A rigid female flare, a double banjo with flares on both arms, a flange straight onto pipe. */
+/** A rigid female flare, a banjo with a port on each arm. */
 function isSeldom({ ends, kind }: Fitting): boolean {
   if (kind === 'banjo' && ends.length > 2) return true;
   return ends.length > 1 && ends.some(({ family, gender, swivel }) => family === 'flare37' && gender === 'female' && !swivel);
