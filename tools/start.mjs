@@ -35,19 +35,42 @@ let stopping = false;
 let upgrading = false;
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void shutDown(0));
 
-/** When they were started, of the last minute: what is killed is started again, but not for ever. */
-const starts = { server: /** @type {number[]} */ ([]), database: /** @type {number[]} */ ([]) };
+/** What is killed is started again, but not for ever: not when it has ended so many times, each less than a minute after it was ready. */
 const MOST_STARTS = 5;
-const often = (of) => of.filter((at) => at > Date.now() - 60_000).length;
+class Life {
+  starts = 0;
+  shortLives = 0;
+  startedAt = 0;
+  /** Infinity while it is not ready. */
+  readyAt = Infinity;
+
+  begin() {
+    this.starts++;
+    this.startedAt = performance.now();
+    this.readyAt = Infinity;
+  }
+
+  ready() {
+    this.readyAt = performance.now();
+  }
+
+  /** Whether it has now ended too often; a slow machine, which takes its time to be ready, does not hide it. */
+  end() {
+    this.shortLives = performance.now() - this.readyAt < 60_000 ? this.shortLives + 1 : 1;
+    return this.shortLives >= MOST_STARTS;
+  }
+}
+const lives = { server: new Life(), database: new Life() };
 
 /** The database that is there, or is coming. @type {Promise<Awaited<ReturnType<typeof startDatabase>>> | undefined} */
 let comingDatabase;
 
 async function startOwnDatabase(wantedPort) {
-  starts.database.push(Date.now());
+  lives.database.begin();
   comingDatabase = startDatabase(join(dataRoot, 'database'), wantedPort ? { wantedPort } : {});
   try {
     database = await comingDatabase;
+    lives.database.ready();
   } catch (error) {
     console.error(error.message);
     return shutDown(1);
@@ -55,8 +78,8 @@ async function startOwnDatabase(wantedPort) {
   const { exited, port } = database;
   exited.then(async () => {
     if (stopping) return;
-    if (often(starts.database) >= MOST_STARTS) {
-      console.error(`The database has ended ${MOST_STARTS} times within a minute. Stopping.`);
+    if (lives.database.end()) {
+      console.error(`The database has ended ${MOST_STARTS} times, each within a minute. Stopping.`);
       return shutDown(1);
     }
     console.error('The database has ended; what was acknowledged is kept. Starting it again.');
@@ -65,7 +88,7 @@ async function startOwnDatabase(wantedPort) {
 }
 
 function startServer() {
-  starts.server.push(Date.now());
+  lives.server.begin();
   server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     detached: true, // Ctrl+C reaches this script alone, which stops server and database in their order
@@ -75,23 +98,24 @@ function startServer() {
       GEWINDE_PORT: String(options.port),
       GEWINDE_WEB_ROOT: join(root, 'web/dist/web/browser'),
       // what was put back once is not put back again
-      GEWINDE_DEMO: starts.server.length > 1 && options.demo === 'reset' ? 'once' : options.demo,
+      GEWINDE_DEMO: lives.server.starts > 1 && options.demo === 'reset' ? 'once' : options.demo,
     },
   });
   server.on('message', (word) => {
     if (word === 'upgrading' || word === 'upgraded') upgrading = word === 'upgrading';
     if (word !== 'ready') return;
+    lives.server.ready();
     const address = `http://127.0.0.1:${options.port}`;
     noteHolder(lockFile, { does: 'start', address, ...(database ? { port: database.port } : {}) });
     console.log(`\n  Gewinde is ready: ${address}\n  Stop with Ctrl+C.\n`);
   });
   server.once('exit', (code, signal) => {
     if (stopping) return;
-    const recent = often(starts.server);
+    const tooOften = lives.server.end();
     // one that came up while its database was away has said so and ended
-    const withoutDatabase = code !== 0 && often(starts.database) > 1;
-    if ((signal === null && !withoutDatabase) || recent >= MOST_STARTS) {
-      if (recent >= MOST_STARTS) console.error(`The server has been ended ${recent} times within a minute. Stopping.`);
+    const withoutDatabase = code !== 0 && lives.database.starts > 1 && lives.database.readyAt > lives.server.startedAt;
+    if ((signal === null && !withoutDatabase) || tooOften) {
+      if (tooOften) console.error(`The server has been ended ${MOST_STARTS} times, each within a minute. Stopping.`);
       return void shutDown(code ?? 1);
     }
     console.error(`The server was ended by ${signal ?? 'the end of its database'}; what was acknowledged is kept. Starting it again.`);

@@ -157,7 +157,7 @@ it('starts a server that was killed again, with all that was acknowledged; not f
   }
   expect(await app.ended).not.toBe(0);
   expect(app.output()).toContain('The server was ended by SIGKILL; what was acknowledged is kept. Starting it again.');
-  expect(app.output()).toContain('ended 5 times within a minute');
+  expect(app.output()).toContain('ended 5 times, each within a minute');
 });
 
 it('works out plans in turns, with a share a client, and for nobody who has left; starts its database again when that alone has ended', async () => {
