@@ -34,6 +34,25 @@ describe('the catalogue in the database', () => {
     expect(fittings.map((f) => f.id)).toEqual(standardFittings().map((f) => f.id));
   });
 
+  it('is read by indexes, also while the database still takes its tables for empty', async () => {
+    for (const table of ['stock_movements', 'hose_lengths']) {
+      await shop.db(table).delete();
+      await shop.db.raw('analyze table ??', [table]);
+    }
+    let asked: { sql: string; bindings: string[] } | undefined;
+    const hear = (query: { sql: string; bindings: string[] }) => (asked = query);
+    shop.db.on('query', hear);
+    await readCatalogue(shop.db);
+    shop.db.removeListener('query', hear);
+    const [plan] = (await shop.db.raw(`explain ${asked!.sql}`, asked!.bindings)) as [{ table: string; type: string }[]];
+    const beside = plan.filter(({ table }) => table !== 'parts');
+    expect(beside.map(({ table, type }) => [table, type])).toEqual([
+      ['o', 'eq_ref'],
+      ['hose_lengths', 'ref'],
+      ['stock_movements', 'ref'],
+    ]);
+  });
+
   it('is not looked through again by a start that knows its core has done so; by another core it is', async () => {
     await ensureStandardCatalogue(shop.db, 'one');
     await shop.db('parts').where({ id: 'npt1/8m+an4m' }).delete();
