@@ -56,6 +56,12 @@ export const fails: readonly SetUp[] = [
     lines: [{ service: 'fuel', from: 'tank an3 m', to: 'rail an3 m', hose: 'ptfe-fuel-3', mm: 3000 }],
   },
   {
+    name: 'petrol lifted to a pump at the engine',
+    why: 'boils before the pump',
+    running: { ...ordinary, powerKw: 300 },
+    lines: [{ service: 'fuel', from: 'tank an6 m', to: 'pump an6 m', hose: 'ptfe-fuel-6', mm: 4000, flow: { fallMm: -600, hottestC: 50 } }],
+  },
+  {
     name: '300 kW of methanol in -6',
     why: 'runs lean',
     running: { ...ordinary, powerKw: 300 },

@@ -180,6 +180,12 @@ export const works: readonly SetUp[] = [
     lines: [clamped('coolant', `bead ${dash === '20' ? '1 1/4' : '1 1/2'}`, `coolant-${dash}`, 500)],
   })),
   { name: 'petrol to 350 kW in -6', why: 'proved', running: power(350), lines: [fuel('petrol with alcohol', 'ptfe-fuel-6')] },
+  {
+    name: 'petrol to a pump beside the tank, and under it',
+    why: 'short, wide and falling: a pump pushes well and sucks badly',
+    running: power(300),
+    lines: [{ service: 'fuel', from: 'tank an8 m', to: 'pump an8 m', hose: 'ptfe-fuel-8', mm: 500, flow: { fallMm: 150 } }],
+  },
   { name: 'its return one size down', why: 'proved', running: power(350), lines: [fuel('petrol', 'ptfe-fuel-5', 'fuel-return')] },
   { name: 'ethanol to 280 kW in -6', why: 'proved', running: power(280), lines: [fuel('ethanol', 'ptfe-fuel-6')] },
   { name: 'ethanol above that in -8', why: 'proved', running: power(380), lines: [fuel('ethanol', 'ptfe-fuel-8')] },

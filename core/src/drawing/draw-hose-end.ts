@@ -164,7 +164,7 @@ export function drawHose(frame: Frame, from: number, hose: Hose, style: BodyStyl
     pointAt(frame, 0, high),
     pointAt(frame, 0, low),
   ];
-  const ptfe = hose.construction === 'ptfe' || hose.construction === 'crimped-ptfe';
+  const ptfe = hose.construction.endsWith('ptfe');
   const tube = constructionById(hose.construction).endStyle === 'formed';
   const braided = ptfe || hose.construction === 'rubber';
   const spacing = Math.max(1.3, outside * 0.2);

@@ -105,6 +105,8 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'
   if (line.service === 'turbo-feed' && said.bearing === undefined)
     miss('line', 'bearing', 'Ball or journal bearings; until then it is reckoned with journals, which take more');
   if (figures.drive === 'pressure' && running.fullBar === undefined) miss('job', 'fullBar', 'The pressure in the gallery at most revs');
+  if (figures.drive === 'suction' && group === 'fuel' && said.fallMm === undefined)
+    miss('line', 'fallMm', 'How far the pump lies under the tank; until then it is reckoned level with it');
   if (figures.drive === 'fall' && said.fallMm === undefined) miss('line', 'fallMm', 'How far it falls from its outlet to where it enters');
   if (group !== 'air' && figures.drive !== 'still' && running.coldC === undefined) miss('job', 'coldC', 'How cold it is started');
   const states = figures.drive === 'still' ? [] : statesOf(figures, running, flow, hottest.value, at, group === 'air');
@@ -142,6 +144,7 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'
  */
 function drivenFigures({ line, portA, portB }: Pick<AssembledLine, 'line' | 'portA' | 'portB'>): ServiceFigures {
   const figures = figuresOf(line.service);
+  if (line.service === 'fuel' && portA.component.kind === 'tank' && portB.component.kind === 'pump') return { ...figures, ...SUCKED_FUEL };
   const drained = line.service === 'turbo-drain' || line.service === 'scavenge';
   if (drained && portA.component.kind === 'pump' && portB.component.kind !== 'pump') return { ...figures, ...PUSHED };
   const by = line.flow?.comesBack ?? (figures.drive === 'fall' && portB.component.kind === 'pump' ? 'pump' : undefined);
@@ -174,6 +177,17 @@ const PUSHED = {
   maxColdBar: 2,
   dashes: [6, 12],
   source: 'common practice: the pump pushes oil and air to the pan or the tank',
+} as const satisfies Partial<ServiceFigures>;
+
+/** From a tank to a pump outside it: wide, short and falling, or the fuel boils. Warmed by what comes back from the rail. Common practice. */
+const SUCKED_FUEL = {
+  drive: 'suction',
+  pressureBar: 0.5,
+  suckedBar: 0.3,
+  hottestC: 45,
+  maxMs: 1,
+  dashes: [8, 10],
+  source: `common practice: ${quantity(1, 'm/s')} at most before a fuel pump, which pushes well and sucks badly; ${quantity(45, '°C')} in the tank on a hot day`,
 } as const satisfies Partial<ServiceFigures>;
 
 /** With so many times its own volume, the rest of it air: lighter, and as thick as its oil. */

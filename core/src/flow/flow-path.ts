@@ -1,6 +1,6 @@
 import { bareConnector, endForm, type Connector } from '../connectors/index.js';
 import { kindOf, lengthBetween, turnBetween, type Fitting } from '../fittings/index.js';
-import type { Hose, HoseEnd } from '../hose/index.js';
+import { constructionById, type Hose, type HoseEnd } from '../hose/index.js';
 import type { AssembledLine, AssembledWay, KeyedFitting } from '../lines/index.js';
 import { bendTwoK, twoK, type TwoK } from './two-k.js';
 
@@ -15,6 +15,8 @@ export interface Passed {
   readonly boreMm: number;
   readonly lengthMm: number;
   readonly turns: readonly TwoK[];
+  /** How many times the friction of a smooth bore it has; once where it is not said. */
+  readonly frictionTimes?: number;
 }
 
 /** What the flow passes from port A to port B, and what of it is not known. */
@@ -93,8 +95,9 @@ function endPassed(piece: string, end: HoseEnd): Passed {
   return { piece, name, kind: 'hose end', boreMm, lengthMm: Math.max(0, aMm) + bMm, turns };
 }
 
-function hosePassed(piece: string, { name, boreMm }: Hose, lengthMm: number): Passed {
-  return { piece, name, kind: 'hose', boreMm, lengthMm, turns: [] };
+function hosePassed(piece: string, { name, boreMm, construction }: Hose, lengthMm: number): Passed {
+  const { frictionTimes } = constructionById(construction);
+  return { piece, name, kind: 'hose', boreMm, lengthMm, turns: [], ...(frictionTimes === undefined ? {} : { frictionTimes }) };
 }
 
 /** A part with a body takes what only its maker knows. */

@@ -6,6 +6,7 @@ import { doesNotPump } from './pumpable.js';
 import type { RunOutcome } from './run-path.js';
 import type { ServiceFigures } from './service-figures.js';
 import type { SizeRun } from './size-line.js';
+import { fuelBoilsUnderBar } from './vapour.js';
 
 /** What a line on the oil pump may take of the pressure in the gallery, warm, before the bearings miss it. Common practice. */
 const CAN_SPARE = 0.4;
@@ -67,6 +68,9 @@ function mostLossBar({ flowFrom }: ServiceFigures, maxBar: number, cold: boolean
   return Math.max(maxBar, cold ? fullBar * RELIEF : fullBar * CAN_SPARE);
 }
 
+/** What a fuel pump must have over the pressure at which its fuel boils, bar, before it is sure of it. Common practice: a metre and more of fuel. */
+const OVER_BOILING = 0.1;
+
 /** A line from which a pump sucks: what is left of the air's pressure, and how fast it runs. */
 export function heldBySuction(run: SizeRun, duty: LineDuty): Held[] {
   const { figures, oil } = duty;
@@ -75,6 +79,8 @@ export function heldBySuction(run: SizeRun, duty: LineDuty): Held[] {
   return [
     ...(stiff ? [{ left: -1, short: 'does not pump', words: stiff }] : []),
     ...run.outcomes.flatMap((o): Held[] => {
+      const boils = fuelBoilsUnderBar(duty.fluid, o.state.tempC);
+      if (boils !== undefined) return heldByVapour(o, boils);
       const least = o.state.id === 'cold' ? minCold : minWarm;
       const fast = figures.maxMs === undefined || o.state.id === 'cold' ? 0 : 1 - o.hoseMs / figures.maxMs;
       return [
@@ -97,6 +103,21 @@ export function heldBySuction(run: SizeRun, duty: LineDuty): Held[] {
           : []),
       ];
     }),
+  ];
+}
+
+/** Fuel that is sucked boils, and a pump full of vapour gives none. */
+function heldByVapour(o: RunOutcome, boils: number): Held[] {
+  const { name, tempC, id } = o.state;
+  const over = o.absBar! - boils;
+  return [
+    {
+      left: (over - OVER_BOILING) / (boils + OVER_BOILING),
+      ...(over >= 0 && over < OVER_BOILING ? { soft: true as const } : {}),
+      row: `abs ${id}` as const,
+      short: over < 0 ? 'boils before the pump' : 'near boiling at the pump',
+      words: `${name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; summer fuel boils under ${roundedUp(Number(boils.toFixed(2)), 'bar')} at ${quantity(tempC, '°C')}, winter fuel sooner: set the pump under the tank, or in it`,
+    },
   ];
 }
 

@@ -1,5 +1,6 @@
 export { proposeSize } from './propose-size.js';
 export { FlowFigureError, kinematicViscosity, viscosityIndex } from './viscosity.js';
+export { fuelBoilsUnderBar, petrolVapourBar } from './vapour.js';
 export { frictionFactor, LAMINAR_TO, regimeOf, TURBULENT_FROM, type Regime } from './friction.js';
 export { dynamicBar, pressureLoss, reynoldsNumber, SMOOTH_MM, velocity, type PipeLoss, type StraightPipe } from './pressure-loss.js';
 export { bendTwoK, lossCoefficient, stepCoefficient, twoK, type TwoK, type TwoKName } from './two-k.js';

@@ -89,13 +89,13 @@ export function lossBarAlong(passed: readonly Passed[], stream: Stream): number 
 
 function lossIn(one: Passed, before: Passed | undefined, { flowLpm, viscosityCst, densityKgM3 }: Stream): number {
   if (!(flowLpm > 0)) return 0;
-  const { boreMm, lengthMm, turns } = one;
+  const { boreMm, lengthMm, turns, frictionTimes = 1 } = one;
   const v = velocity(flowLpm, boreMm);
   const dynamic = dynamicBar(v, densityKgM3);
   const reynolds = reynoldsNumber(v, boreMm, viscosityCst);
   // a short drilled hole: Δp = ½·ρ·(v/C)²
   if (one.kind === 'restrictor') return dynamic / dischargeCoefficient(reynolds) ** 2;
-  let k = lengthMm > 0 ? frictionFactor(reynolds, Math.min(0.1, SMOOTH_MM / boreMm)) * (lengthMm / boreMm) : 0;
+  let k = lengthMm > 0 ? frictionTimes * frictionFactor(reynolds, Math.min(0.1, SMOOTH_MM / boreMm)) * (lengthMm / boreMm) : 0;
   for (const turn of turns) k += lossCoefficient(turn, reynolds, boreMm);
   if (!before || before.kind === 'restrictor' || before.boreMm === boreMm) return k * dynamic;
   // a step is reckoned on the narrower of the two

@@ -121,11 +121,11 @@ export function carriedBy(
 /** Loss of a path that is filled to a share of its height, by the hydraulic diameter of what is filled, bar. */
 function openLossBar(passed: readonly Passed[], { flowLpm, viscosityCst, densityKgM3 }: Stream, filling: number): number {
   if (!(flowLpm > 0)) return 0;
-  return passed.reduce((sum, { boreMm, lengthMm, turns }) => {
+  return passed.reduce((sum, { boreMm, lengthMm, turns, frictionTimes = 1 }) => {
     const { areaM2, hydraulicM } = wetted(boreMm / 1000, filling);
     const v = flowLpm / 60_000 / areaM2;
     const reynolds = reynoldsNumber(v, hydraulicM * 1000, viscosityCst);
     const bends = turns.reduce((k, turn) => k + lossCoefficient(turn, reynolds, boreMm), 0);
-    return sum + (frictionFactor(reynolds, 0) * (lengthMm / 1000 / hydraulicM) + bends) * dynamicBar(v, densityKgM3);
+    return sum + (frictionTimes * frictionFactor(reynolds, 0) * (lengthMm / 1000 / hydraulicM) + bends) * dynamicBar(v, densityKgM3);
   }, 0);
 }

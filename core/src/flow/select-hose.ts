@@ -34,6 +34,7 @@ export interface HoseVerdict {
 const DERATING: Readonly<Record<string, readonly [fromShare: number, left: number]>> = {
   ptfe: [0.5, 0.7],
   'crimped-ptfe': [0.5, 0.7],
+  'convoluted-ptfe': [0.5, 0.7],
   'steel-tube': [0.8, 0.9],
   'aluminium-tube': [0.65, 0.7],
   'copper-nickel-tube': [0.7, 0.8],

@@ -4,6 +4,7 @@ import {
   backsUpBetween,
   flowFindings,
   growthOf,
+  lossBarAlong,
   outcomeIn,
   pathWith,
   plannedRunning,
@@ -14,6 +15,7 @@ import {
   type FlowQuestion,
   type LineSizing,
 } from './index.js';
+import { constructionById, standardHoses } from '../hose/index.js';
 import { inHouseUnits } from '../units/index.js';
 
 const feedJob = (flow: object = { bearing: 'ball', restrictorMm: 1 }, hose = 'ptfe-6', more = {}): FlowQuestion =>
@@ -287,5 +289,21 @@ describe('the figures of a sizing', () => {
     expect(gauge.columns[gauge.recommended!]!.size).toBe('-3');
     const other = first(flowJob({ a: 'block', b: 'other' }, [{ from: 'a.1', to: 'b.1', service: 'other' }]));
     expect(other.reason).toMatch(/give it its service/);
+  });
+});
+
+describe('a hose with folds inside', () => {
+  it('takes three times the friction of a smooth one', () => {
+    const [smooth, folded] = ['hose-crimped-10', 'hose-convoluted-ptfe-10'].map((id) => {
+      const hose = standardHoses().find((h) => h.id === id)!;
+      const passed = { name: '', kind: 'hose', boreMm: 15.9, lengthMm: 1000, turns: [] } as const;
+      const { frictionTimes } = constructionById(hose.construction);
+      return lossBarAlong([{ ...passed, ...(frictionTimes ? { frictionTimes } : {}) }], {
+        flowLpm: 40,
+        viscosityCst: 12,
+        densityKgM3: 800,
+      });
+    });
+    expect(folded! / smooth!).toBeCloseTo(3, 9);
   });
 });

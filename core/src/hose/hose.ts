@@ -15,6 +15,8 @@ export interface Construction {
   readonly endStyle: 'olive' | 'cutter' | 'push-on' | 'crimp' | 'clamp' | 'formed';
   /** What it is made for; all else it is not. */
   readonly fluids: readonly FluidId[];
+  /** How many times the friction of a smooth bore it has; once where it is not said. */
+  readonly frictionTimes?: number;
   /** Why a shop takes it, and why another does not. */
   readonly school: string;
 }
@@ -113,6 +115,16 @@ export const constructions: readonly Construction[] = [
     endStyle: 'crimp',
     fluids: ['engine oil', 'hot synthetic oil', ...FUELS, 'coolant', 'air', 'vacuum'],
     school: 'As PTFE with reusable ends, lighter and smaller; the supplier needs length and clocking before he presses.',
+  },
+  {
+    id: 'convoluted-ptfe',
+    name: 'PTFE core, convoluted, steel braid',
+    endStyle: 'crimp',
+    fluids: ['engine oil', 'hot synthetic oil', ...FUELS, 'coolant', 'air', 'vacuum'],
+    // common practice, from memory: two to four times that of a smooth bore
+    frictionTimes: 3,
+    school:
+      'Bends like rubber and bears heat like PTFE. Its folds take two to four times the pressure of a smooth bore, reckoned with three, and hold dirt and old oil; ends are pressed on.',
   },
   {
     id: 'steel-tube',

@@ -56,10 +56,13 @@ const FURTHER: readonly (readonly [ends: Series, angles: readonly number[]])[] =
 /** Push-on hose is made up with fewer; those of crimped hose that go straight on a port are fewer too. */
 const FEWER_ANGLES: readonly number[] = [0, 45, 90];
 
+/** Whose few ends have AN nuts alone. Common practice. */
+const OWN_ENDS_ONLY: readonly string[] = ['truck', 'convoluted-ptfe'];
+
 /** The same hose with an end that needs no adapter, and with a nut one size smaller or larger. */
 function furtherEnds({ construction, dash, outsideMm }: Hose): HoseEnd[] {
   const { endStyle } = constructionById(construction);
-  if (endStyle === 'clamp' || endStyle === 'formed' || construction === 'truck') return [];
+  if (endStyle === 'clamp' || endStyle === 'formed' || OWN_ENDS_ONLY.includes(construction)) return [];
   const row = series['an swivel'];
   const at = row.findIndex((end) => end.dash === dash);
   const stepped = [row[at - 1], row[at + 1]].flatMap((end) => (end && at >= 0 ? [{ end, angles: hoseEndAngles }] : []));

@@ -29,18 +29,21 @@ const PTFE: readonly Row[] = [
   [20, 28.6, 34.3, 406, 41, 0.47, 720],
 ];
 
+/** PTFE that is folded along its length, under steel braid. */
+const CONVOLUTED: readonly Row[] = [
+  [8, 12.7, 18.8, 45, 80, 0.95, 230],
+  [10, 15.9, 22.6, 57, 70, 0.95, 300],
+  [12, 19, 26.4, 70, 60, 0.68, 370],
+  [16, 25.4, 33.8, 100, 45, 0.68, 530],
+];
+const FOLDED = 'common sizes, from memory; the maker goes first';
+
 /**
  * Figures of the standard constructions: bore, outside, least bend radius to the centreline (mm), working pressure and vacuum (bar), mass
  * (g/m, common practice).
  */
 const tables: readonly Table[] = [
-  {
-    construction: 'ptfe',
-    name: 'PTFE hose, steel braid',
-    source: 'SAE J517 100R14, from memory',
-    temperature: [-54, 204],
-    rows: PTFE,
-  },
+  { construction: 'ptfe', name: 'PTFE hose, steel braid', source: 'SAE J517 100R14, from memory', temperature: [-54, 204], rows: PTFE },
   {
     construction: 'ptfe',
     also: 'fuel',
@@ -240,6 +243,22 @@ const tables: readonly Table[] = [
     source: 'SAE J517 100R14 type B, from memory',
     temperature: [-54, 204],
     rows: PTFE.filter(([dash]) => dash !== 5 && dash !== 20),
+  },
+  {
+    construction: 'convoluted-ptfe',
+    name: 'PTFE hose, convoluted, steel braid',
+    source: FOLDED,
+    temperature: [-54, 204],
+    rows: CONVOLUTED,
+  },
+  {
+    construction: 'convoluted-ptfe',
+    also: 'fuel',
+    core: 'conductive',
+    name: 'PTFE hose for fuel, convoluted, conductive core, steel braid',
+    source: FOLDED,
+    temperature: [-54, 204],
+    rows: CONVOLUTED,
   },
 ];
 

@@ -18,7 +18,12 @@ import type { Lookups } from './lookups.js';
 type Say = (rule: LineRule, message: string, more?: { hint?: string; remedies?: readonly Remedy[] }) => void;
 
 /** The hose of a piece and its ends as the catalogue has them; what is not chosen or not known goes to `findings`. */
-export function pieceParts(line: Line, piece: Piece, around: Pick<Lookups, 'hose' | 'hoseEnd'>, findings: Finding[]): AssembledPiece {
+export function pieceParts(
+  line: Line,
+  piece: Piece,
+  around: Pick<Lookups, 'hose' | 'hoseEnd' | 'alikeFor'>,
+  findings: Finding[],
+): AssembledPiece {
   const say = sayOf(line, piece, findings);
   const which = nameOf(line, piece);
   const hose = around.hose(piece.hose);
@@ -48,7 +53,7 @@ export function pieceParts(line: Line, piece: Piece, around: Pick<Lookups, 'hose
   const [endA, endB] = [end('A'), end('B')];
   for (const part of new Set([hose, endA, endB]))
     if (part?.retired) say('part-retired', `${part.name} has been taken out of the catalogue. The line keeps it as it was.`);
-  if (hose) checkFluid(line, hose, say);
+  if (hose) checkFluid(line, piece, hose, around, say);
   if (piece.provisional) say('provisional', `${which} is provisional.`);
   return { piece, ...(hose ? { hose } : {}), ...(endA ? { endA } : {}), ...(endB ? { endB } : {}) };
 }
@@ -189,12 +194,17 @@ function checkSeats(line: Line, piece: Piece, beside: readonly [AssembledWay, As
 /** What an engine draws at idle and a brake booster keeps, bar below the air around. Common practice. */
 const LEAST_VACUUM_BAR = 0.8;
 
-function checkFluid(line: Line, hose: Hose, say: Say): void {
+function checkFluid(line: Line, piece: Piece, hose: Hose, { alikeFor }: Pick<Lookups, 'alikeFor'>, say: Say): void {
   const fluid = fluidOf(line);
   // a service that may be anything has no fluid until the line says it
   const known = line.service !== 'other' || line.fluid !== undefined;
   const unfit = known ? fluidProblem(hose, fluid) : undefined;
-  if (unfit) say('hose-not-for-fluid', `${capital(unfit)}.`);
+  const alike = unfit === undefined ? undefined : alikeFor({ hose, fluid });
+  const instead = alike && {
+    label: `Take ${alike.name}`,
+    commands: [{ do: 'edit-piece' as const, id: line.id, version: line.version, piece: piece.key, set: { hose: alike.id } }],
+  };
+  if (unfit) say('hose-not-for-fluid', `${capital(unfit)}.`, instead && { remedies: [instead] });
   else if (known && fluid === 'vacuum' && hose.vacuumBar !== undefined && hose.vacuumBar < LEAST_VACUUM_BAR)
     say(
       'hose-not-for-fluid',

@@ -68,7 +68,11 @@ describe('assembleLine', () => {
     expect(assemble({ ...feed, fluid: 'brake fluid' }).findings.map((f) => f.rule)).toEqual(['hose-not-for-fluid', 'fluid-refused']);
     expect(assemble({ ...feed, service: 'other', fluid: 'coolant' }).state).toBe('seals');
     // fuel that runs charges a plain core
-    expect(assemble({ ...feed, service: 'other', fluid: 'methanol' }).findings.map((f) => f.rule)).toEqual(['hose-not-for-fluid']);
+    const { findings } = assemble({ ...feed, service: 'other', fluid: 'methanol' });
+    expect(findings.map((f) => f.rule)).toEqual(['hose-not-for-fluid']);
+    expect(findings[0]!.remedies).toMatchObject([
+      { label: expect.stringMatching(/^Take PTFE hose for fuel, conductive core/), commands: [{ set: { hose: 'hose-ptfe-fuel-6' } }] },
+    ]);
     const conductive = withPiece({ ...feed, service: 'other', fluid: 'methanol' }, { hose: 'hose-ptfe-fuel-6' });
     expect(assemble(conductive).state).toBe('seals');
   });

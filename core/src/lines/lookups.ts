@@ -1,7 +1,8 @@
 import { closingPart } from '../chains/index.js';
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
-import type { Hose, HoseEnd } from '../hose/index.js';
+import type { FluidId } from '../fluids/index.js';
+import { fluidProblem, sameSize, type Hose, type HoseEnd } from '../hose/index.js';
 import {
   branchesIn,
   findFitting,
@@ -26,6 +27,8 @@ export interface Lookups {
   readonly fitting: (id: string | null) => Fitting | undefined;
   readonly hose: (id: string | null) => Hose | undefined;
   readonly hoseEnd: (id: string | null) => HoseEnd | undefined;
+  /** The same hose in another make that bears what runs: its ends stay. */
+  readonly alikeFor: (wanted: { readonly hose: Hose; readonly fluid: FluidId }) => Hose | undefined;
   /** What closes a connector. */
   readonly closing: (connector: Connector) => Fitting | undefined;
 }
@@ -51,6 +54,10 @@ export function lookupsIn(document: JobDocument, catalogue: Catalogue): Lookups 
     fitting: (id) => findFitting(catalogue, id),
     hose: (id) => findHose(catalogue, id),
     hoseEnd: (id) => findHoseEnd(catalogue, id),
+    alikeFor: ({ hose, fluid }) =>
+      catalogue.hoses.find(
+        (h) => !h.retired && h.construction === hose.construction && sameSize(h, hose) && fluidProblem(h, fluid) === undefined,
+      ),
     closing: (connector) => closingPart(connector, catalogue.fittings),
   };
 }

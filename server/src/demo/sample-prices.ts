@@ -48,6 +48,7 @@ const HOSE_BASE: Readonly<Record<string, number>> = {
   charge: 950,
   crimped: 600,
   'crimped-ptfe': 950,
+  'convoluted-ptfe': 1300,
   'steel-tube': 250,
   'aluminium-tube': 380,
   'copper-nickel-tube': 520,

@@ -15,6 +15,7 @@ const SHORT: Record<string, string> = {
   vacuum: 'vacuum',
   crimped: 'crimped rubber',
   'crimped-ptfe': 'crimped PTFE',
+  'convoluted-ptfe': 'convoluted PTFE',
 };
 
 /** Every line of the job as a tag: number, service, name, hose, joints, state. */
