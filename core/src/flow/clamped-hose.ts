@@ -26,8 +26,21 @@ export interface ClampChoice {
   /** What it closes on, mm. */
   readonly fromMm: number;
   readonly toMm: number;
+  /** How tight, N·m; the clamp's own figure goes first. */
+  readonly torqueNm: readonly [low: number, high: number];
   readonly why: string;
 }
+
+/** By kind, N·m; a worm drive of a narrow band takes less. Common practice, from memory. */
+const TORQUES = {
+  'screw band': [1, 1.5],
+  'narrow worm drive': [2, 3],
+  'worm drive': [4, 5],
+  'worm drive, lined': [3, 4],
+  'T-bolt': [7, 9],
+} as const;
+/** Up to this span a worm drive has a band of 9 mm. DIN 3017-1, from memory. */
+const NARROW_TO_MM = 27;
 
 /**
  * The clamp for a hose on its barb or bead: by the outside of the hose once it is pushed on, which is the barb and twice the wall.
@@ -45,6 +58,7 @@ export function clampFor(
   if (construction === 'charge' && outside > 40)
     return {
       kind: 'T-bolt',
+      torqueNm: TORQUES['T-bolt'],
       fromMm: Math.floor(outside - 3),
       toMm: Math.ceil(outside + 5),
       why: 'boost: a band pressed evenly all round, tightened again after the first heat',
@@ -52,6 +66,7 @@ export function clampFor(
   if (outside < 12)
     return {
       kind: 'screw band',
+      torqueNm: TORQUES['screw band'],
       fromMm: Math.floor(outside - 1),
       toMm: Math.ceil(outside + 1),
       why: 'too small for a worm drive to close round',
@@ -67,6 +82,7 @@ export function clampFor(
   const soft = construction === 'silicone' || construction === 'charge' || construction === 'vacuum';
   return {
     kind: soft ? 'worm drive, lined' : 'worm drive',
+    torqueNm: TORQUES[toMm <= NARROW_TO_MM ? 'narrow worm drive' : soft ? 'worm drive, lined' : 'worm drive'],
     fromMm,
     toMm,
     why: soft ? 'silicone is cut by the slots of a bare band' : 'the span whose middle is nearest to the hose on its barb',

@@ -127,6 +127,8 @@ describe('hose that is clamped', () => {
       'T-bolt',
       'screw band',
     ]);
+    expect(clampFor({ construction: 'coolant', boreMm: 9.5, outsideMm: 17 }).torqueNm).toEqual([2, 3]);
+    expect(clampFor({ construction: 'coolant', boreMm: 31.8, outsideMm: 41 }).torqueNm).toEqual([4, 5]);
     expect(() => clampFor({ construction: 'coolant', boreMm: 20, outsideMm: 20 })).toThrow(FlowFigureError);
     expect(() => clampFor({ construction: 'coolant', boreMm: 120, outsideMm: 130 })).toThrow(/No worm-drive/);
   });

@@ -2,6 +2,7 @@ import { formatConnector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import { formatPortThread, portDigestKey, type Checked } from '../job/index.js';
+import { FLANGE_BOLT, type Consumable } from '../seals/index.js';
 import { digestByNames } from './digest-by-names.js';
 import { partsIn, type Looked, type Part } from './looked-at.js';
 
@@ -37,8 +38,13 @@ export function digestOf({ line, portA, portB, ways, pieces, joints }: Looked): 
     digest[`length of ${which}`] = hash([piece.length?.mm ?? null, piece.length?.as ?? null, piece.slackPercent, cut?.cutMm ?? null]);
   });
   for (const part of partsIn({ ways, pieces })) digest[`${PART}${part.id}`] = hash(bearing(part));
-  digest['verdicts'] = hash(joints.map((j) => [j.id, j.mating.outcome, j.mating.kind, j.mating.seal?.consumables ?? []]));
+  digest['verdicts'] = hash(joints.map((j) => [j.id, j.mating.outcome, j.mating.kind, sealedBy(j.mating.seal?.consumables)]));
   return digest;
+}
+
+/** What a joint seals by; what only holds it was not bought with it once, and bears on nothing that was checked. */
+function sealedBy(consumables: readonly Consumable[] = []): readonly Consumable[] {
+  return consumables.filter(({ item }) => item !== FLANGE_BOLT);
 }
 
 /** What is not as it was when the line was checked, in words. Nothing, where nothing was noted then. */

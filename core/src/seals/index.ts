@@ -1,5 +1,5 @@
 export { mate } from './mate.js';
-export type { Mating, Consumable, SealKind } from './mating.js';
+export { FLANGE_BOLT, type Mating, type Consumable, type SealKind } from './mating.js';
 export { metalOf, metals, weakerOf, type Metal } from './metals.js';
 export { makeUpBetween, torqueFor, type MakeUp } from './make-up.js';
 export { flareTorques, type TorqueChoice } from './torques.js';

@@ -1,4 +1,5 @@
 import { everyConnector, familyById, parseConnector } from '../connectors/index.js';
+import { inHouseUnits } from '../units/index.js';
 import { bossRings, mate, metricPortRings, torqueFor, washerFor } from './index.js';
 import { formatMakeUp } from './format-make-up.js';
 
@@ -37,6 +38,13 @@ describe('make-up', () => {
         expect(torqueFor(hollow, metal).high).toBeLessThanOrEqual(torqueFor(solid, metal).high);
       expect(torqueFor(hollow, 'aluminium').high).toBeLessThanOrEqual(torqueFor(hollow, 'steel').high);
     }
+  });
+
+  it('says the hole of a bulkhead: its thread passes, and the washer covers what is over', () => {
+    const dressing = (size: string) =>
+      inHouseUnits(mate(parseConnector(`bulkhead an${size} m`), parseConnector(`bulkhead an${size} f`)).dressing!, 'metric');
+    expect(dressing('6')).toContain('a hole of 14.5 mm');
+    expect(dressing('10')).toContain('a hole of 22.5 mm');
   });
 
   it('draws a bulkhead no tighter than the aluminium flare nut of its size', () => {

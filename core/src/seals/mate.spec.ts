@@ -41,6 +41,16 @@ describe('mate', () => {
     ['banjo 7/16-20', '7/16-20 f washer', 'two-washers', [{ item: 'copper washer', size: '12 × 16 × 1.5', quantity: 2 }]],
     ['post m20x1.5 m', 'post m20x1.5 f', 'gasket', [{ item: 'filter or plate gasket', quantity: 1 }]],
     ['flange 2x44 bore 20', 'flange 2x44 bore 20 m', 'gasket', [{ item: 'flange gasket', size: '2x44 bore20', quantity: 1 }]],
+    // bolts are bought where it is said which they are
+    [
+      'flange 2x38 m6 bore 14',
+      'flange 2x38 bore 14 m',
+      'gasket',
+      [
+        { item: 'flange gasket', size: '2x38 bore14', quantity: 1 },
+        { item: 'flange bolt', size: 'M6', quantity: 2 },
+      ],
+    ],
     ['qc 3/8 m', 'qc 3/8 f', 'push', []],
     ['drybreak an10 m', 'drybreak an10 f', 'push', []],
     ['bulkhead an10 m', 'an10 f swivel', 'cone', []],

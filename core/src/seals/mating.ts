@@ -7,6 +7,9 @@ export interface Consumable {
   readonly quantity: number;
 }
 
+/** What holds a two-bolt flange: the one consumable that seals nothing. */
+export const FLANGE_BOLT = 'flange bolt';
+
 /** What the glyph of a joint shows. */
 export type SealKind = 'cone' | 'o-ring' | 'washer' | 'two-washers' | 'taper' | 'gasket' | 'push' | 'clamp' | 'olive' | 'socket' | 'none';
 

@@ -1,6 +1,6 @@
 import { fluidById } from '../fluids/index.js';
 import { readLand } from '../connectors/index.js';
-import { sealants, type Consumable } from '../seals/index.js';
+import { FLANGE_BOLT, sealants, type Consumable } from '../seals/index.js';
 import {
   bearsWords,
   heatOf,
@@ -55,6 +55,12 @@ export function specify(
     );
   }
   if (item === 'bonded washer') return bondedWasher(size ?? '', use, offered, rules);
+  if (item === FLANGE_BOLT)
+    return named(
+      `Flange bolt ${size ?? ''}`,
+      offered.find((s) => isOf(s, 'bolt', { thread: size })),
+      'for a flange of usual thickness: measure yours',
+    );
   const washer = /^(bulkhead sealing washer)$/.test(item) ? item.split(' ')[0] : undefined;
   const gasket = /^(.*) gasket$/.exec(item)?.[1];
   const part = offered.find(

@@ -28,7 +28,17 @@ const BULKHEADS = familyById('bulkhead').sizes;
 
 /** The seals and consumables that the joints of the standard fittings ask for, without prices. */
 export function standardSupplies(): Supply[] {
-  return [...rings(), ...washers(), ...gaskets(), ...clamps(), ...bands(), ...clips(), ...sleeves(), ...sealantsAndSuch()];
+  return [
+    ...rings(),
+    ...washers(),
+    ...gaskets(),
+    ...flangeBolts(),
+    ...clamps(),
+    ...bands(),
+    ...clips(),
+    ...sleeves(),
+    ...sealantsAndSuch(),
+  ];
 }
 
 function rings(): Supply[] {
@@ -106,6 +116,22 @@ function gaskets(): Supply[] {
       source: 'common practice',
     },
   ];
+}
+
+/** Through a flange of 10 mm and its gasket, and one and a half times their diameter into aluminium. Common practice. */
+const FLANGE_BOLTS = [
+  ['M6', 20],
+  ['M8', 25],
+] as const;
+
+function flangeBolts(): Supply[] {
+  return FLANGE_BOLTS.map(([thread, lengthMm]) => ({
+    id: `bolt flange ${thread}x${lengthMm}`,
+    kind: 'bolt',
+    name: `Flange bolt ${thread} × ${lengthMm}`,
+    figures: { thread, lengthMm, material: 'steel 8.8' },
+    source: 'common practice, for a flange of 10 mm: measure yours',
+  }));
 }
 
 function clamps(): Supply[] {

@@ -31,6 +31,14 @@ import { roundedDown, roundedUp } from '../units/index.js';
 
 const supplies = standardSupplies();
 
+describe('what holds a flange', () => {
+  it.each(['M6', 'M8'])('%s is bought by its thread, with a length that is to be measured', (size) => {
+    const { part, why } = specify({ item: 'flange bolt', size, quantity: 2 }, { fluid: 'engine oil' }, standardSupplies());
+    expect(part).toMatchObject({ kind: 'bolt', figures: { thread: size } });
+    expect(why).toContain('measure yours');
+  });
+});
+
 describe('the fluids', () => {
   it('are one table that services, constructions and compounds refer to', () => {
     for (const { fluid } of services) expect(fluidIds).toContain(fluid);

@@ -88,7 +88,8 @@ export class WhatFlows {
     try {
       const c = clampFor(hose);
       const span = [c.fromMm, c.toMm].map((mm) => formatQuantity(mm, 'length', this.preferences.system(), { bare: true })).join('–');
-      return `${c.kind} ${span} ${this.preferences.system() === 'metric' ? 'mm' : 'in'}: ${c.why}`;
+      const tight = quantity(c.torqueNm[0], 'N·m', c.torqueNm[1]);
+      return `${c.kind} ${span} ${this.preferences.system() === 'metric' ? 'mm' : 'in'}, about ${tight}: ${c.why}`;
     } catch (error) {
       if (error instanceof FlowFigureError) return `${error.message} ${error.hint}`;
       throw error;

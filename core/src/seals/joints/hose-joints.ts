@@ -1,6 +1,6 @@
 import { flangeFigures, type Connector, type FlangeFigures } from '../../connectors/index.js';
 import { formatDash, quantity } from '../../units/index.js';
-import type { Mating } from '../mating.js';
+import { FLANGE_BOLT, type Mating } from '../mating.js';
 import { clampMakeUp, flangeMakeUp, pushMakeUp } from '../make-up.js';
 import type { SealingPair } from './sealing-pair.js';
 
@@ -76,7 +76,14 @@ export function flangesMeet(a: Connector, b: Connector): Mating {
   return {
     outcome: 'seals',
     kind: 'gasket',
-    seal: { method: 'gasket, faces dry', consumables: [{ item: 'flange gasket', size, quantity: 1 }] },
+    seal: {
+      method: 'gasket, faces dry',
+      consumables: [
+        { item: 'flange gasket', size, quantity: 1 },
+        // which bolts they are is not guessed
+        ...(bolt ? [{ item: FLANGE_BOLT, size: bolt, quantity: 2 }] : []),
+      ],
+    },
     reason:
       large - small < 0.5
         ? 'A gasket between two flat, clean faces.'

@@ -1,5 +1,5 @@
 import { connectorThread, type Connector } from '../../connectors/index.js';
-import { formatDash } from '../../units/index.js';
+import { formatDash, quantity } from '../../units/index.js';
 import { banjoMakeUp, locknutMakeUp, washerMakeUp } from '../make-up.js';
 import type { Mating } from '../mating.js';
 import { onPortFace } from './ring-joints.js';
@@ -7,6 +7,11 @@ import type { SealingPair } from './sealing-pair.js';
 import { bondedWasherFor, washerFor } from '../washers.js';
 
 const flat = (m: Connector, f: Connector): boolean => m.seat === 'washer' && f.seat === 'washer';
+
+/** The hole a bulkhead fitting goes through: its thread and a little, to the next half millimetre. Common practice. */
+function bulkheadHoleMm(m: Connector): number {
+  return Math.ceil((connectorThread(m)!.majorMm + 0.2) * 2) / 2;
+}
 
 function copper(m: Connector): Omit<Mating, 'outcome'> {
   const major = connectorThread(m)!.majorMm;
@@ -71,7 +76,7 @@ export const washerJoints: readonly SealingPair[] = [
       },
       reason: 'A sealing washer on each side of the flat sheet, drawn together by the locknut.',
       makeUp: locknutMakeUp(m.size),
-      dressing: 'Dry. The sheet must be flat where the washers lie.',
+      dressing: `Through a hole of ${quantity(bulkheadHoleMm(m), 'mm')}, deburred; dry. The sheet must be flat where the washers lie.`,
       source: 'common practice; torque from memory, on the safe side',
     }),
   },
