@@ -5,7 +5,7 @@ export { ChainConstraintError } from './chain-constraint-error.js';
 export { ChainWeightsSchema, leadStep, leadSteps, priceOnly, smallThreadShare, usualWeights, type ChainWeights } from './chain-weights.js';
 export { turnsFreely } from './chain-steps.js';
 export { fewestThrough } from './fewest-through.js';
-export { closingPart } from './closing-part.js';
+export { closingOf, closingPart, shutsEnd, type Closing } from './closing-part.js';
 export { counterpart } from './counterpart.js';
 export type { MissingLink, ShopMade } from './missing-links.js';
 export { partFigures, solveChains, type ChainAnswer } from './solve-chains.js';

@@ -1,4 +1,4 @@
-import type { ChainLink } from '../chains/index.js';
+import { shutsEnd, type ChainLink } from '../chains/index.js';
 import type { Command } from '../commands/index.js';
 import { connectorKey, formatConnector } from '../connectors/index.js';
 import { endName, joinsInside, openEnds } from '../fittings/index.js';
@@ -94,6 +94,11 @@ function assembleBranches(
         continue;
       }
       const last = standing[standing.length - 1];
+      if (branch.to === 'plug' && !shutsEnd(last!.fitting)) {
+        const open = formatConnector(last!.fitting.ends[last!.outEnd]!);
+        say('branch-open', `The branch of ${fitting.name} ends in ${last!.fitting.name}, whose end ${open} is open.`);
+        continue;
+      }
       const exposed = last ? last.fitting.ends[last.outEnd]! : fitting.ends[end]!;
       const base = { at, end, to: branch.to, fittings: standing };
       if (branch.to === 'plug') list.push(base);
@@ -126,21 +131,21 @@ function checkBranchLine(
   else if (lineNumber === undefined) say('branch-line-missing', `No line runs from "${port.label}" yet.`, close(branch));
 }
 
-/** Puts a plug on an open end that no line runs from; nothing where none fits. */
+/** Puts a plug or a valve on an open end that no line runs from; nothing where none fits. */
 function closeBranch(line: Line, at: number, branch: LineBranch, around: Lookups): Remedy[] {
   const { fittings, branches } = line.ways[at]!.chosen!;
   const open = around.fitting(fittings[branch.at]!.id)?.ends[branch.end];
-  const plug = open && around.closing(open);
-  if (!plug) return [];
   const unkeyed = <L extends ChainLink>({ id, inEnd, outEnd }: L): ChainLink => ({ id, inEnd, outEnd });
-  const closed = branches.map((b) => {
-    const { portId: _, ...rest } = b;
-    return b === branch
-      ? { ...rest, to: 'plug' as const, fittings: [{ id: plug.id, inEnd: 0, outEnd: 0 }] }
-      : { ...b, fittings: b.fittings.map(unkeyed) };
+  return (['plug', 'valve'] as const).flatMap((by): Remedy[] => {
+    const closing = open && around.closing({ connector: open, by });
+    if (!closing) return [];
+    const closed = branches.map((b) => {
+      const { portId: _, ...rest } = b;
+      return b === branch ? { ...rest, to: 'plug' as const, fittings: [...closing.links] } : { ...b, fittings: b.fittings.map(unkeyed) };
+    });
+    const commands: Command[] = [
+      { do: 'take-way', id: line.id, version: line.version, at, fittings: fittings.map(unkeyed), branches: closed },
+    ];
+    return [{ label: `${by === 'plug' ? 'Close it' : 'End it in a valve'}: ${closing.name}`, commands }];
   });
-  const commands: Command[] = [
-    { do: 'take-way', id: line.id, version: line.version, at, fittings: fittings.map(unkeyed), branches: closed },
-  ];
-  return [{ label: `Close it: ${plug.name}`, commands }];
 }

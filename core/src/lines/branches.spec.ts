@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { catalogue, document, feed, line, ports, withAngle, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
+import { standardFittings } from '../fittings/index.js';
 import { boundsOf, drawingToSvg, runSheet, type BalloonShape } from '../drawing/index.js';
 import { userOfPort, type JobDocument, type KeptWay, type Port } from '../job/index.js';
 import { partsList } from '../purchasing/index.js';
-import { usualWeights } from '../chains/index.js';
+import { closingOf, usualWeights } from '../chains/index.js';
 import {
   asKept,
   assembleJob,
@@ -136,6 +137,23 @@ describe('an open end', () => {
     expect(plug('m14x1.5mwasher').joints.find((j) => j.branch)!.mating.outcome).toBe('seals');
     expect(plug('m12x1.5mwasher').state).toBe('leaks');
     expect(rules(assemble({ fittings: tee, branches: [{ at: 0, end: 2, to: 'plug', fittings: [] }] }))).toContain('branch-open');
+  });
+
+  it('may end in a valve, behind an adapter too, and not in an adapter alone', () => {
+    const all = { ...catalogue, fittings: standardFittings() };
+    const ended = (...fittings: readonly { id: string; inEnd: number; outEnd: number }[]) => {
+      const own = mine({ fittings: tee, branches: [{ at: 0, end: 2, to: 'plug', fittings: [...fittings] }] });
+      return assembleLine(own, withPorts({ lines: [own] }, ports.gallery), all);
+    };
+    const valve = closingOf(parseConnector('m14x1.5 f washer'), all.fittings, 'valve')!;
+    expect(valve.name).toMatch(/^Drain valve, m14x1.5/);
+    expect(ended(...valve.links).state).toBe('seals');
+    const behind = closingOf(parseConnector('an6 m'), all.fittings, 'valve')!;
+    expect(behind.links).toHaveLength(2);
+    const open = ended({ id: 'm14x1.5mwasher+an6m', inEnd: 0, outEnd: 1 });
+    expect(open.state).toBe('leaks');
+    expect(open.findings.find((f) => f.rule === 'branch-open')!.message).toMatch(/ends in .*, whose end an6 m is open\.$/);
+    expect(ended({ id: 'm14x1.5mwasher+an6m', inEnd: 0, outEnd: 1 }, ...behind.links).state).toBe('seals');
   });
 
   it('given to another line wants its port, and a line from it', () => {

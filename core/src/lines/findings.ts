@@ -30,7 +30,7 @@ export const lineRules = {
   'branch-open': { severity: 'leak', hint: 'Give it to a plug, a sensor or another line, or choose another way.' },
   'branch-sensor-gone': { severity: 'attention', hint: 'Choose another way, or log the sensor again.' },
   'branch-port-changed': { severity: 'leak', hint: 'Choose the way again.' },
-  'branch-line-missing': { severity: 'open', hint: 'Draw it from there, or close the branch with a plug.' },
+  'branch-line-missing': { severity: 'open', hint: 'Draw it from there, or close the branch with a plug or a valve.' },
   'port-uncertain': { severity: 'open', hint: 'Settle it in the survey: what may come off tells, or the thread bench.' },
   'component-part-gone': { severity: 'attention', hint: 'Add the part in the store again, or take it off the component in the survey.' },
   'port-off-part': { severity: 'attention', hint: 'Take the threads of the part, or take the part off the component in the survey.' },

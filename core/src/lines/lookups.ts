@@ -1,4 +1,4 @@
-import { closingPart } from '../chains/index.js';
+import { closingOf, type Closing } from '../chains/index.js';
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { FluidId } from '../fluids/index.js';
@@ -29,8 +29,8 @@ export interface Lookups {
   readonly hoseEnd: (id: string | null) => HoseEnd | undefined;
   /** The same hose in another make that bears what runs: its ends stay. */
   readonly alikeFor: (wanted: { readonly hose: Hose; readonly fluid: FluidId }) => Hose | undefined;
-  /** What closes a connector. */
-  readonly closing: (connector: Connector) => Fitting | undefined;
+  /** What closes a connector, a plug or a valve. */
+  readonly closing: (wanted: { readonly connector: Connector; readonly by: 'plug' | 'valve' }) => Closing | undefined;
 }
 
 /** What was asked, with what, and what the answer was. */
@@ -58,7 +58,7 @@ export function lookupsIn(document: JobDocument, catalogue: Catalogue): Lookups 
       catalogue.hoses.find(
         (h) => !h.retired && h.construction === hose.construction && sameSize(h, hose) && fluidProblem(h, fluid) === undefined,
       ),
-    closing: (connector) => closingPart(connector, catalogue.fittings),
+    closing: ({ connector, by }) => closingOf(connector, catalogue.fittings, by),
   };
 }
 
