@@ -76,7 +76,7 @@ describe('notation', () => {
     ['npt orb 6 m', 4, /Two families/, undefined],
     ['npt 1/8 f washer', 10, /has no "washer"/, undefined],
     ['orb6 f adjustable', 7, /male O-ring boss/, undefined],
-    ['orb6 m swivel', 7, /swivels/, undefined],
+    ['npt 1/4 m swivel', 10, /swivels/, undefined],
     ['banjo m12x1.5 f', 14, /is male/, undefined],
     ['an6 m !', 6, /no meaning/, undefined],
   ])('points at the mistake in "%s"', (text, position, message, suggestion) => {

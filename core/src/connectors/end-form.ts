@@ -147,7 +147,7 @@ function formOf(c: Connector): EndForm {
 /** How the end looks: a swivelling nut looks like a flare nut, a drilled hole is only a hole. */
 export function shapeOf(given: Connector): EndShape {
   const c = bareConnector(given);
-  if (c.swivel) return 'flare';
+  if (c.swivel && c.gender === 'female') return 'flare';
   const { shape, femaleShape = shape } = familyById(c.family);
   return c.gender === 'female' ? femaleShape : shape;
 }

@@ -1,5 +1,5 @@
 import type { Connector } from './connector.js';
-import { families, seatsFor, type Family } from './family.js';
+import { families, seatsFor, turns, type Family } from './family.js';
 
 /** Every connector of a family: all sizes, genders, seats, swivelling or not. */
 export function connectorsOf(family: Family): Connector[] {
@@ -10,8 +10,8 @@ export function connectorsOf(family: Family): Connector[] {
         .filter((seat) => seat !== family.plainSeat)
         .map((seat): Connector => ({ ...plain, seat }));
       const mayTurn = (c: Connector): boolean => !c.seat || (family.swivelSeats?.includes(c.seat) ?? true);
-      const swivels: Connector[] =
-        family.maySwivel && gender === 'female' ? [plain, ...seats].filter(mayTurn).map((c) => ({ ...c, swivel: true })) : [];
+      const turning = gender === 'male' ? [plain] : [plain, ...seats].filter(mayTurn);
+      const swivels: Connector[] = turns(family, gender) ? turning.map((c) => ({ ...c, swivel: true })) : [];
       return [plain, ...seats, ...swivels];
     }),
   );

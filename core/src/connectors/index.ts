@@ -1,7 +1,7 @@
 export { connectorKey, sameConnector, type Connector, type Gender } from './connector.js';
 export { boltsOf, formatLand, landOf, readLand, type BoltCircle, type Land } from './land.js';
 export { ConnectorSchema } from './connector-schema.js';
-export { families, familyById, hasSize, seatsFor, type Family, type EndShape } from './family.js';
+export { families, familyById, hasSize, seatsFor, turns, type Family, type EndShape } from './family.js';
 export { cone24Sizes } from './families/metric-families.js';
 export { inchStraightThreads, flare45Threads, faceSealThreads } from './families/flare-sizes.js';
 export { ConnectorSyntaxError } from './connector-syntax-error.js';

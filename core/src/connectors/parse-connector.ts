@@ -1,6 +1,6 @@
 import type { Connector, Gender } from './connector.js';
 import { ConnectorSyntaxError } from './connector-syntax-error.js';
-import { seatsFor, type Family, type SizeKind } from './family.js';
+import { seatsFor, turns, type Family, type SizeKind } from './family.js';
 import { formatConnector } from './format-connector.js';
 import { familyOf, readWords, type NamedFamily, type Reading } from './reading.js';
 import { landOf } from './land.js';
@@ -194,8 +194,15 @@ function withOptions(base: Connector, reading: Reading, family: Family): Connect
       );
   }
   if (swivel) {
-    if (!family.maySwivel || base.gender !== 'female')
+    if (!turns(family, base.gender))
       throw new ConnectorSyntaxError('Only a female nut swivels here.', swivel.position, swivel.text.length, 'Leave it away.');
+    if (base.gender === 'male' && extra.seat)
+      throw new ConnectorSyntaxError(
+        'Either it is adjustable or it turns.',
+        swivel.position,
+        swivel.text.length,
+        'Leave one of the two away.',
+      );
     if (extra.seat && family.swivelSeats && !family.swivelSeats.includes(extra.seat))
       throw new ConnectorSyntaxError(
         `A swivel nut has no "${seat!.token.text}".`,

@@ -18,6 +18,8 @@ const PHRASES: readonly (readonly [pattern: RegExp, word: string])[] = [
   ],
   [phrase(String.raw`37${DEGREES}\s*(?:jic\s+|an\s+)?flare\b|flare\s*-?\s*37\b${DEGREES}|(?:sae\s*)?j\s?514\b`), 'flare37'],
   [phrase(String.raw`24${DEGREES}\s*cone\b|cone\s*-?\s*24\b${DEGREES}|din\s*2353\b|iso\s*8434-1\b`), 'cone24'],
+  [phrase(String.raw`plain\s+tube\b`), 'compression'],
+  [phrase(String.raw`drilled\s+hole\b`), 'stub'],
   [phrase(String.raw`(?:30|60)${DEGREES}\s*cone\b|cone\s*-?\s*(?:30|60)\b${DEGREES}|cone(?:30|60)\b`), 'cone'],
   [phrase(String.raw`quick[\s-]?connect(?:or)?s?\b|push[\s-]?in\b|quick[\s-]coupler\b`), 'qc'],
   [phrase(String.raw`dry[\s-]?breaks?\b`), 'drybreak'],

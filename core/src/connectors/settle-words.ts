@@ -30,6 +30,12 @@ export function settleWords(reading: Reading): Reading {
     delete reading.seat;
   }
   if (!family && size?.kind === 'metric' && /^\d+[ls]$/.test(seat?.seat ?? '')) name(reading, 'cone24');
+  // the one metric thread that has a plain cone
+  if ((!family || family.family.id === 'metric') && size?.kind === 'metric' && seat?.seat === 'cone') {
+    name(reading, 'cone60');
+    delete reading.seat;
+  }
+  if (!family && seat?.seat === 'grommet') name(reading, 'stub');
   if (!family && size?.kind === 'dash' && reading.swivel) name(reading, 'flare37');
   if (!family && size?.kind === 'inch-thread') settlePipeCount(reading, size);
   return reading;

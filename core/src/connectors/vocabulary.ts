@@ -73,6 +73,7 @@ export const SEAT_WORDS: ReadonlyMap<string, string> = new Map(
     fixed: 'fixed',
     plain: 'plain',
     cone: 'cone',
+    grommet: 'grommet',
   }),
 );
 /** What is typed of a British thread whose form is not in its name. */

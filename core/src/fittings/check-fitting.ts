@@ -1,4 +1,14 @@
-import { bareConnector, endForm, familyById, formatConnector, hasSize, readLand, seatsFor, type Connector } from '../connectors/index.js';
+import {
+  bareConnector,
+  endForm,
+  familyById,
+  formatConnector,
+  hasSize,
+  readLand,
+  seatsFor,
+  turns,
+  type Connector,
+} from '../connectors/index.js';
 import { bodyProblems } from './check-body.js';
 import { fittingKind } from './fitting-kinds.js';
 import { kindOf, type Fitting } from './fitting.js';
@@ -61,7 +71,7 @@ export function isKnownConnector(end: Connector): boolean {
       family.carries === true ||
       seatsFor(family, end.size, end.gender).includes(end.seat) ||
       (family.land === 'seat' && readLand(end.seat) !== undefined);
-    return hasSize(family, end.size) && family.genders.includes(end.gender) && seat && (!bare.swivel || family.maySwivel);
+    return hasSize(family, end.size) && family.genders.includes(end.gender) && seat && (!bare.swivel || turns(family, end.gender));
   } catch (error) {
     if (error instanceof RangeError) return false;
     throw error;

@@ -109,6 +109,11 @@ export function endRating(end: Connector, material: string | undefined): Rating 
   return rating;
 }
 
+/** Down, never up: whole bar, tenths under one. */
+function rounded(bar: number): number {
+  return bar < 1 ? Math.floor(bar * 10 + 1e-9) / 10 : Math.floor(bar);
+}
+
 /** What was worked out of an end, by the material it is made of. */
 const ratings = new WeakMap<Connector, Map<string, Rating>>();
 
@@ -120,7 +125,7 @@ function rate(end: Connector, material: string | undefined): Rating {
   const welded = familyById(end.family).carries ? 0.6 : 1;
   const named = `${familyById(c.family).name} ${formatConnector(c).replace(/ (?:m|f)\b.*$/, '')}`;
   return {
-    maxBar: Math.floor(bar * (soft ? 1 : BEARS[metal]) * welded),
+    maxBar: rounded(bar * (soft ? 1 : BEARS[metal]) * welded),
     minTempC,
     maxTempC,
     barBy: soft ? named : `${named} in ${material ?? metal}`,
@@ -203,6 +208,13 @@ function barOf(c: Connector): readonly [bar: number, soft: boolean] {
       return [below(CLAMPED, boreSizeMm(c.size)) * 0.6, true];
     case 'qc':
       return [7, true];
+    // an olive holds what is steady; a stub is held by a bracket, and a grommet by itself alone
+    case 'compression':
+      return [10, true];
+    case 'stub':
+      return [c.seat === 'grommet' ? 0.3 : 3, true];
+    case 'cone60':
+      return [below(STUD, major), false];
     case 'drybreak':
       return [15, true];
     default:
@@ -222,6 +234,8 @@ function heatOf(c: Connector, metal: Metal): readonly [min: number, max: number,
     case 'qc':
     case 'drybreak':
       return by(-40, 115, 'its own seals');
+    case 'stub':
+      return c.seat === 'grommet' ? by(-40, 125, 'its rubber grommet') : by(-20, 200, 'an FKM ring');
     case 'post':
       return by(-30, 140, 'the gasket of the filter');
     case 'flange':

@@ -1,6 +1,6 @@
-import { endForm, parseConnector } from '../connectors/index.js';
+import { boreSizeMm, endForm, familyById, parseConnector, type Connector } from '../connectors/index.js';
 import { series, type Series } from '../fittings/index.js';
-import { formatDash } from '../units/index.js';
+import { dashToMm, formatDash } from '../units/index.js';
 import type { Hose, HoseEnd } from './hose.js';
 
 /** How the end of a tube is formed, and by how much the tube runs on beyond its seat for it, mm. Common practice. */
@@ -17,7 +17,7 @@ const FORMED: readonly {
 ];
 const SOURCE = 'common practice: flare a trial piece first';
 
-/** The ends of a tube: flares with their nuts, or a bead for a hose over it. What the flare takes is added to the cut. */
+/** The ends of a tube: flares with their nuts, a bead for a hose over it, or plain for an olive. What the flare takes is added to the cut. */
 export function formedEnds({ construction, dash, boreMm, outsideMm }: Hose): HoseEnd[] {
   const base = {
     construction,
@@ -40,7 +40,7 @@ export function formedEnds({ construction, dash, boreMm, outsideMm }: Hose): Hos
           id: `end-${construction}-${dash}-0${id ? `-${id}` : ''}`,
           name: `Tube end ${formatDash(dash)}, ${name}`,
           connector,
-          boreMm: Math.min(boreMm, Math.floor(endForm(connector).boreMm * 10) / 10),
+          boreMm: through(connector, boreMm),
           aMm: -takesMm,
           hexMm: Math.round(endForm(connector).hexMm * 1000) / 1000,
           socketMm: tenth(outsideMm * 1.4),
@@ -57,7 +57,7 @@ export function formedEnds({ construction, dash, boreMm, outsideMm }: Hose): Hos
         id: `end-${construction}-${dash}-0-bead`,
         name: `Tube end ${formatDash(dash)}, beaded for a hose`,
         connector,
-        boreMm: Math.min(boreMm, Math.floor(endForm(connector).boreMm * 10) / 10),
+        boreMm: through(connector, boreMm),
         // the seat is where the cut hose comes to lie; the tube runs on into it
         aMm: -tenth(endForm(connector).lengthMm),
         hexMm: 0,
@@ -65,7 +65,30 @@ export function formedEnds({ construction, dash, boreMm, outsideMm }: Hose): Hos
         socketLengthMm: 10,
       };
     });
-  return [...flares, ...beads];
+  // soft aluminium collapses under an olive
+  const olived =
+    construction === 'aluminium-tube' ? [] : familyById('compression').sizes.filter((size) => boreSizeMm(size) === dashToMm(dash));
+  const plain = olived.map((size): HoseEnd => {
+    const connector = parseConnector(`compression ${size} m`);
+    return {
+      ...base,
+      id: `end-${construction}-${dash}-0-plain`,
+      name: `Tube end ${formatDash(dash)}, plain for an olive`,
+      connector,
+      boreMm: through(connector, boreMm),
+      // pushed on to the stop in the body
+      aMm: -tenth(4 + 0.5 * outsideMm),
+      hexMm: 0,
+      socketMm: outsideMm,
+      socketLengthMm: 0,
+    };
+  });
+  return [...flares, ...beads, ...plain];
+}
+
+/** What a tube passes in an end of its own. */
+function through(connector: Connector, boreMm: number): number {
+  return Math.min(boreMm, Math.floor(endForm(connector).boreMm * 10) / 10);
 }
 
 function tenth(mm: number): number {

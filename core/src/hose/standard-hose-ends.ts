@@ -42,6 +42,7 @@ export function standardHoseEnds(): HoseEnd[] {
 const FURTHER: readonly (readonly [ends: Series, angles: readonly number[]])[] = [
   ['orb m', [0]],
   ['orb adjustable', [45, 90]],
+  ['orb swivel', [0, 45, 90]],
   ['npt m', [0]],
   ['npsm swivel', [0, 45, 90]],
   ['r m', [0]],

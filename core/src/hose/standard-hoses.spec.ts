@@ -78,8 +78,9 @@ describe('the standard hose ends', () => {
       ['sae45-6 f swivel', true, 'steel'],
       ['inverted 3/8 m', true, 'steel'],
       ['bead 3/8', true, 'steel'],
+      ['compression 3/8 m', true, 'steel'],
     ]);
-    // aluminium cracks in any other flare
+    // aluminium cracks in any other flare, and gives way under an olive
     expect(tube('aluminium-tube', 6).map(([connector]) => connector)).toEqual(['an6 f swivel', 'bead 3/8']);
     expect(tube('aluminium-tube', 16).map(([connector]) => connector)).toEqual(['an16 f swivel', 'bead 1']);
     expect(ends.filter((e) => e.construction === 'crimped').every((e) => e.material === 'steel')).toBe(true);

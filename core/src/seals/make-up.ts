@@ -160,6 +160,15 @@ export const cuttingRingMakeUp: MakeUp = {
   note: 'A new cutting ring; a ring made up before takes a quarter turn, an O-ring nose a third.',
 };
 
+/** An olive on plain tube: turns from finger tight. Source: SAE J512 practice, from memory. */
+export const oliveMakeUp: MakeUp = {
+  kind: 'turns',
+  low: 1.25,
+  high: 1.75,
+  unit: 'turns',
+  note: 'From finger tight, the tube pushed to its stop; an olive made up before takes a quarter turn.',
+};
+
 /** A swivel nut on a 30° or 60° cone: flats from wrench resistance. Source: common practice. */
 export const coneMakeUp: MakeUp = {
   kind: 'flats',

@@ -45,7 +45,7 @@ function offset(c: Connector, centre: Thread): number {
 function matters(c: Connector): boolean {
   const family = familyById(c.family);
   if (family.carries || family.recognisedOnly || family.metAsAnother) return false;
-  if (c.seat === 'adjustable' || /^\d/.test(c.seat ?? '')) return false;
+  if (c.seat === 'adjustable' || (c.swivel && c.gender === 'male') || /^\d/.test(c.seat ?? '')) return false;
   if (family.namedBySize && !c.seat) return false;
   if (family.swivelSeats) return c.swivel ? c.seat === 'cone' : c.gender === 'male' ? c.seat !== undefined : c.seat === 'washer';
   if (family.maySwivel && c.gender === 'female') return c.swivel === true;

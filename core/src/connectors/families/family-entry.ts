@@ -54,7 +54,10 @@ export interface Family {
   readonly genders: readonly ('male' | 'female')[];
   /** The gender meant when none is typed. */
   readonly plainGender?: 'male' | 'female';
+  /** Its female nut may turn on its cone. */
   readonly maySwivel: boolean;
+  /** Its male may turn in its own body, as that of a hose end does. */
+  readonly maleTurns?: true;
   /** What goes on its male usually has a swivel nut. */
   readonly usuallySwivels?: true;
   /** The seats a swivel nut may have, where not all of them. */

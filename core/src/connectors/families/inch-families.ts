@@ -93,6 +93,7 @@ export const inchFamilies: readonly Family[] = [
     plainSeat: 'fixed',
     genders: ['male', 'female'],
     maySwivel: false,
+    maleTurns: true,
     shape: 'boss',
     thread: from(inchStraightThreads),
     sealsOn: (gender) => (gender === 'male' ? 'an O-ring under the hex' : 'an O-ring in the chamfer of its spot face'),

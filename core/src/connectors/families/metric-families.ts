@@ -8,6 +8,8 @@ const metricPlumbing = (
   'M20x1 M20x1.5 M20x2 M22x1.5 M22x2 M24x1.5 M24x2 M26x1.5 M27x1.5 M27x2 M28x1.5 M30x1.5 M30x2 M33x1.5 M33x2 M36x1.5 M36x2 M38x1.5 M40x1.5 M42x1.5 ' +
   'M42x2 M45x1.5 M45x2 M48x1.5 M48x2'
 ).split(' ');
+/** Coarse threads of fillers and their caps. Which the trade meets is common practice. */
+const fillers = new Set('M28x3 M30x3 M33x3 M35x3 M36x3 M38x3 M40x3 M42x3 M42x4 M45x3 M45x4 M48x3 M48x4 M52x4'.split(' '));
 const banjoSizes = (
   'M8x1 M8x1.25 M10x1 M10x1.25 M10x1.5 M12x1 M12x1.25 M12x1.5 M14x1.25 M14x1.5 M16x1.5 M18x1.5 M20x1.5 M22x1.5 M24x1.5 M26x1.5 3/8-24 7/16-20 ' +
   '1/2-20 9/16-18 3/4-16'
@@ -45,6 +47,7 @@ export const metricFamilies: readonly Family[] = [
     name: 'metric parallel',
     sizeKind: 'metric',
     sizes: metricPlumbing,
+    makes: (size) => fillers.has(size),
     words: ['metric'],
     onBungs: true,
     chamfered: true,

@@ -62,7 +62,7 @@ function idOf(name: string): string {
 }
 
 /** Families whose parts the trade makes of steel. Common practice. */
-const STEEL: ReadonlySet<string> = new Set(['cone24', 'inverted']);
+const STEEL: ReadonlySet<string> = new Set(['cone24', 'cone60', 'inverted']);
 
 /** An adapter between two connectors with dimensions that follow from its ends. */
 export function adapter(a: Connector, b: Connector, angleDeg: number, make: Make = {}): Fitting {

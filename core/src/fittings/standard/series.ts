@@ -151,6 +151,7 @@ export const series = {
   'an f': dashes((d) => `an${d} f`),
   'an swivel': dashes((d) => `an${d} f swivel`),
   'orb m': dashes((d) => `orb${d} m`),
+  'orb swivel': dashes((d) => `orb${d} m swivel`),
   'orb adjustable': dashes((d) => `orb${d} m adjustable`),
   'orb f': dashes((d) => `orb${d} f`),
   'npt m': ends(PIPES, (p) => `npt ${p} m`),

@@ -9,6 +9,7 @@ import { couplers, furtherInline, inlineFittings } from './inline-fittings.js';
 import { stackFittings } from './stack-fittings.js';
 import { standardAdapters } from './standard-adapters.js';
 import { rarityOf } from './rarity.js';
+import { tubeFittings } from './tube-fittings.js';
 import { vesselFittings } from './vessel-fittings.js';
 import { wantedFittings } from './wanted-fittings.js';
 
@@ -49,6 +50,7 @@ function makeAll(): Fitting[] {
     ...couplers(),
     ...stackFittings(),
     ...vesselFittings(),
+    ...tubeFittings(),
   ]).map((part) => {
     const rarity = rarityOf(part, usual.has(part.id));
     return rarity === 'common' ? part : { ...part, rarity };

@@ -55,6 +55,18 @@ export const coneJoints: readonly SealingPair[] = [
       source: 'ISO 8434-1; turns from memory',
     }),
   },
+  {
+    male: 'cone60',
+    female: 'cone60',
+    joint: () => ({
+      kind: 'cone',
+      seal: metalToMetal,
+      reason: '60° nose in the 60° cone of the male. A 24° cone has the same thread, and touches it on one thin line.',
+      makeUp: coneMakeUp,
+      dressing: DRY,
+      source: 'DIN 3863; flats by common practice',
+    }),
+  },
   ...['g', 'r'].map((male): SealingPair => ({
     male,
     female: 'g',

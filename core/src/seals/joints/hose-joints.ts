@@ -1,7 +1,7 @@
 import { flangeFigures, type Connector, type FlangeFigures } from '../../connectors/index.js';
 import { formatDash, quantity } from '../../units/index.js';
 import { FLANGE_BOLT, type Mating } from '../mating.js';
-import { clampMakeUp, flangeMakeUp, pushMakeUp } from '../make-up.js';
+import { clampMakeUp, flangeMakeUp, oliveMakeUp, pushMakeUp } from '../make-up.js';
 import type { SealingPair } from './sealing-pair.js';
 
 const clamped = (male: string, reason: string): SealingPair => ({
@@ -39,6 +39,37 @@ export const hoseJoints: readonly SealingPair[] = [
       makeUp: pushMakeUp,
       dressing: 'A drop of clean oil on the spigot. Read the fluid off the connector: fuel and coolant rings differ.',
       source: 'SAE J2044',
+    }),
+  },
+  {
+    male: 'compression',
+    female: 'compression',
+    joint: (m) => ({
+      kind: 'olive',
+      seal: { method: 'olive on the plain tube', consumables: [] },
+      reason: `The nut presses the olive on the tube of ${inFull(m.size)}, which must be round, clean and cut square. Not for a line that is shaken or often undone.`,
+      makeUp: oliveMakeUp,
+      dressing: 'Dry, or a drop of oil on the thread. A new olive on each tube; no sealant.',
+      source: 'common practice',
+    }),
+  },
+  {
+    male: 'stub',
+    female: 'stub',
+    joint: (m) => ({
+      kind: m.seat === 'grommet' ? 'push' : 'o-ring',
+      seal: { method: m.seat === 'grommet' ? 'its grommet' : 'the ring in its groove', consumables: [] },
+      reason:
+        m.seat === 'grommet'
+          ? `The rubber grommet is squeezed between stub and hole of ${inFull(m.size)}: it keeps in fumes and splashes, and no pressure.`
+          : `The ring round the stub is squeezed in the smooth hole of ${inFull(m.size)}; a bracket and its bolt hold it in.`,
+      makeUp: {
+        ...pushMakeUp,
+        note: m.seat === 'grommet' ? 'Pushed home by hand, then turned to aim it.' : 'Pushed home by hand; then the bolt of its bracket.',
+      },
+      dressing:
+        'Oil on the rubber; the edge of the hole chamfered, no burr. New rubber whenever it comes out: measure it, it goes by its maker.',
+      source: 'common practice',
     }),
   },
   {
