@@ -1,6 +1,7 @@
 import { isMetal, leadsTo } from '../fittings/index.js';
 import type { ServiceId } from '../job/index.js';
 import type { AssembledLine } from '../lines/index.js';
+
 import { coolantBoilsC } from './boiling.js';
 import { bypassOfLine } from './bypass-of-line.js';
 import { couplersOfLine } from './coupler-of-line.js';
@@ -103,7 +104,7 @@ function ofFittings({ line, duty }: LineSizing, { rules }: FlowQuestion, say: Sa
     // rings go by the cold start by themselves, and the hose over a barb is judged as a hose
     const soft = !isMetal(fitting);
     const over = ends.some(({ family }) => family === 'barb' || family === 'bead');
-    const sealed = ends.some(({ family }) => family === 'qc' || family === 'drybreak');
+    const sealed = ends.some(({ family }) => family === 'qc' || family === 'drybreak' || family === 'stub');
     const [ownHeat, ownCold] = [soft || !over, soft || sealed];
     const why = [
       ...(maxBar !== undefined && maxBar < pressureBar
@@ -185,12 +186,29 @@ function ofDrain({ columns, taken, line, duty }: LineSizing, say: Say): FlowFind
   ];
 }
 
-function ofValves({ line, ways, portA, portB }: AssembledLine, say: Say): FlowFinding[] {
+/** A line to a brake booster that was drawn from the engine: its air runs from the booster all the same. */
+function drawnFromEngine({ line, portA, portB }: AssembledLine): boolean {
+  if (line.service !== 'brake-booster') return false;
+  const isBooster = ({ component }: AssembledLine['portA']): boolean => /booster|servo/i.test(component.name);
+  if (isBooster(portA) !== isBooster(portB)) return isBooster(portB);
+  return portA.component.kind === 'block' && portB.component.kind !== 'block';
+}
+
+function ofValves(assembled: AssembledLine, say: Say): FlowFinding[] {
+  const { line, ways, portA, portB } = assembled;
+  const back = drawnFromEngine(assembled);
   const valves = ways.flatMap(({ fittings = [] }) => fittings.filter(({ fitting }) => fitting.oneWay));
-  const wrong = valves.filter(({ fitting, inEnd, outEnd }) => !leadsTo(fitting, inEnd, outEnd));
+  const wrong = valves.filter(({ fitting, inEnd, outEnd }) => !(back ? leadsTo(fitting, outEnd, inEnd) : leadsTo(fitting, inEnd, outEnd)));
   const whole = ways.every((way) => way.fittings);
   return [
-    ...wrong.map(({ fitting }) => say('valve-against-flow', `${fitting.name} lets pass from B to A only, and the line runs from A to B.`)),
+    ...wrong.map(({ fitting }) =>
+      say(
+        'valve-against-flow',
+        back
+          ? `${fitting.name} lets air pass to the booster only: it must pass from the booster to the engine.`
+          : `${fitting.name} lets pass from B to A only, and the line runs from A to B.`,
+      ),
+    ),
     ...(line.service === 'brake-booster' &&
     whole &&
     valves.length === 0 &&

@@ -157,10 +157,8 @@ describe('hose that is clamped', () => {
   });
 
   it('of a brake booster needs its valve, and a valve its direction', () => {
-    const rulesOf = (fittings: { id: string; inEnd: number; outEnd: number }[]) => {
-      const q = flowJob({ booster: 'other', block: 'block' }, [
-        { from: 'booster.1', to: 'block.1', service: 'brake-booster', hose: 'ptfe-6', change: {} },
-      ]);
+    const rulesOf = (fittings: { id: string; inEnd: number; outEnd: number }[], [from, to] = ['booster.1', 'block.1']) => {
+      const q = flowJob({ booster: 'other', block: 'block' }, [{ from, to, service: 'brake-booster', hose: 'ptfe-6', change: {} }]);
       const [line] = q.job.lines;
       const placed = fittings.map((f) => ({ key: f.id, ...f, fitting: standardFittings().find((s) => s.id === f.id)! }));
       const ways = line!.ways.map((way, i) => (i === 0 ? { ...way, fittings: [...way.fittings!, ...placed] } : way));
@@ -170,6 +168,9 @@ describe('hose that is clamped', () => {
     expect(rulesOf([])).toContain('booster-without-valve');
     expect(rulesOf([{ id: valve, inEnd: 0, outEnd: 1 }])).toEqual([]);
     expect(rulesOf([{ id: valve, inEnd: 1, outEnd: 0 }])).toEqual(['valve-against-flow']);
+    // whichever way the line was drawn
+    expect(rulesOf([{ id: valve, inEnd: 0, outEnd: 1 }], ['block.1', 'booster.1'])).toEqual(['valve-against-flow']);
+    expect(rulesOf([{ id: valve, inEnd: 1, outEnd: 0 }], ['block.1', 'booster.1'])).toEqual([]);
   });
 });
 

@@ -30,6 +30,14 @@ describe('LineForm', () => {
     expect(figures.reduce((sum, mm) => sum + mm, 0)).toBeCloseTo(cut, 5);
   });
 
+  it('tells what the flow complains of before it is marked as checked, and leads to the figures', async () => {
+    await open();
+    expect(form.all('[aria-label="What the flow complains of"]')).toEqual([]);
+    await open({ service: 'brake-booster' });
+    expect(form.find('[aria-label="What the flow complains of"]').textContent).toContain('Nothing keeps the vacuum in the booster');
+    expect(form.find('[aria-label="What the flow complains of"] button').textContent).toContain('See the figures');
+  });
+
   it('converts a length that was taped round the elbow, once', async () => {
     await open();
     expect(form.find('.taping').textContent).toContain('straight along the hose');

@@ -20,6 +20,7 @@ import { portChoices } from '../shared/port-choices';
 import { PortPicker } from '../shared/port-picker';
 import { RowForm } from '../shared/row-form';
 import { TextField } from '../shared/text-field';
+import { FlowView } from '../sizing/flow-view';
 import { PieceForm } from './piece-form';
 
 /** The line's own data: service, ports, its hoses one at a time, and what is still open, with what puts it right. */
@@ -37,6 +38,7 @@ export class LineForm {
   private readonly store = inject(JobStore);
   private readonly view = inject(JobView);
   private readonly router = inject(Router);
+  private readonly flow = inject(FlowView);
   protected readonly line = computed(() => this.assembled().line);
   protected readonly service = computed(() => serviceById(this.line().service));
   protected readonly services: readonly Choice<Line['service']>[] = services.map(({ id, name }) => ({ value: id, name }));
@@ -46,6 +48,8 @@ export class LineForm {
     { value: null, name: this.line().service === 'other' ? 'not said' : `as usual: ${this.service().fluid}` },
     ...fluidIds.map((fluid) => ({ value: fluid, name: fluid })),
   ]);
+  /** What runs in it complains of: it does not hold the line, and is not to be found out at the first start. */
+  protected readonly heard = computed(() => this.flow.heard(this.assembled()));
   /** Which of its hoses is shown. */
   private readonly chosenPiece = signal<string | null>(null);
   protected readonly piece = computed((): AssembledPiece | undefined => {
@@ -85,6 +89,10 @@ export class LineForm {
         checked: checked ? { at: new Date().toISOString(), digest: { ...digest } } : null,
       }),
     );
+  }
+
+  protected showSizing(): void {
+    void this.router.navigate([], { queryParams: { show: 'sizing' }, queryParamsHandling: 'merge' });
   }
 
   protected putRight({ label, commands }: Remedy): void {

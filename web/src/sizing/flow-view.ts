@@ -28,4 +28,11 @@ export class FlowView {
     const question = this.question();
     return question ? flowFindings(sizing, question) : [];
   }
+
+  /** What the flow complains of in a line, but for what the line itself says of its drain already. */
+  heard(line: AssembledLine) {
+    const sizing = this.sizing(line);
+    const saidOfDrain = line.findings.some(({ rule }) => rule === 'drain-narrow');
+    return sizing ? this.findings(sizing).filter(({ rule }) => !(saidOfDrain && rule.startsWith('size-'))) : [];
+  }
 }
