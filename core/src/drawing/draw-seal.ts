@@ -43,8 +43,10 @@ export function drawSeal(frame: Frame, mating: Mating, given: Connector, towards
       if (land) return ringInFace(at, land, joint);
       // a stud of which the ring is not known is drawn with one of 2 mm
       const section = portRing(male)?.sectionMm ?? 2;
-      const r = thread!.majorMm / 2 + section * 0.2;
-      return [1, -1].map((sign): Shape => ({ kind: 'dot', at: at(section * 0.5, sign * r), radius: section * 0.46, fill: 'ring', joint }));
+      // under the shoulder of a stud; round a stub without a thread, in the middle of what goes in
+      const { boreMm, lengthMm } = endForm(male);
+      const [u, r] = thread ? [section * 0.5, thread.majorMm / 2 + section * 0.2] : [lengthMm * 0.6, boreMm / 2 + section];
+      return [1, -1].map((sign): Shape => ({ kind: 'dot', at: at(u, sign * r), radius: section * 0.46, fill: 'ring', joint }));
     }
     case 'cone': {
       const cone = coneOf(male);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { everyConnector, parseConnector } from '../connectors/index.js';
+import { connectorsOf, everyConnector, families, parseConnector } from '../connectors/index.js';
 import { fit, measurableThreads, parseThread, threadData, threadLibrary, threadSystem } from '../threads/index.js';
 import { mate } from '../seals/index.js';
 import { jointDrawing } from './joint-drawing.js';
@@ -109,6 +109,13 @@ describe('two connectors in section', () => {
       }),
       { numRuns: 500 },
     );
+  });
+
+  it('are drawn for every kind of pair that seals', () => {
+    const kinds = families.flatMap((f) => connectorsOf({ ...f, sizes: f.sizes.slice(-1) }));
+    const pairs = kinds.flatMap((a) => kinds.map((b) => [a, b] as const)).filter(([a, b]) => mate(a, b).outcome === 'seals');
+    expect(pairs.length).toBeGreaterThan(50);
+    for (const [a, b] of pairs) expect(jointDrawing(a, b, size).shapes.length).toBeGreaterThan(3);
   });
 
   it('are drawn for every pair that seals on a cone: its angle is known', () => {

@@ -56,7 +56,6 @@ export const tubeFamilies: readonly Family[] = [
     maySwivel: false,
     aims: true,
     shape: 'spigot',
-    femaleShape: 'inner',
     thread: () => undefined,
     sealsOn: (gender, seat) =>
       gender === 'female'
