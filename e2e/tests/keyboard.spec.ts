@@ -87,7 +87,7 @@ test('from a new job to a checked line by keyboard alone', async ({ page, reques
   await expect(page.getByRole('heading', { name: 'Ways from Turbo, inlet to the hose end' })).toBeVisible();
   // first stands another end that goes straight on the port
   await expect(page.getByRole('button', { name: 'Take way 1, Straight on the port' })).toBeVisible();
-  await page.getByRole('button', { name: /^Take way 2, -4 to ORB -4/ }).focus();
+  await page.getByRole('button', { name: /^Take way \d, -4 to ORB -4/ }).focus();
   await page.keyboard.press('Enter');
   await page.getByLabel('Taped length').focus();
   await page.keyboard.type('500');
