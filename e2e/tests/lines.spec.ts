@@ -147,5 +147,5 @@ test('what is provisional and what was found bad is listed for the whole job, un
   await dialog.getByRole('button', { name: 'Look at L4 Turbo feed' }).click();
   await expect(page.getByRole('heading', { name: /^Joint 2 / })).toBeVisible();
   await page.getByLabel('Done about it').selectOption({ label: 'part replaced' });
-  await expect(page.getByRole('button', { name: /Before the start/ })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Before the start', exact: true })).toBeVisible();
 });

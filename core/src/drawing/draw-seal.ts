@@ -46,7 +46,14 @@ export function drawSeal(frame: Frame, mating: Mating, given: Connector, towards
       // under the shoulder of a stud; round a stub without a thread, in the middle of what goes in
       const { boreMm, lengthMm } = endForm(male);
       const [u, r] = thread ? [section * 0.5, thread.majorMm / 2 + section * 0.2] : [lengthMm * 0.6, boreMm / 2 + section];
-      return [1, -1].map((sign): Shape => ({ kind: 'dot', at: at(u, sign * r), radius: section * 0.46, fill: 'ring', joint }));
+      // what goes in hides its ring where it is seen from outside
+      return (thread ? [1, -1] : [-1]).map((sign): Shape => ({
+        kind: 'dot',
+        at: at(u, sign * r),
+        radius: section * 0.46,
+        fill: 'ring',
+        joint,
+      }));
     }
     case 'cone': {
       const cone = coneOf(male);

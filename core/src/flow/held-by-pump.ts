@@ -32,7 +32,7 @@ export function heldByPump(run: SizeRun, { figures }: LineDuty, { fullBar }: Run
               ...(o.loss.lossBar > maxBar && o.loss.lossBar <= mostBar ? { soft: true as const } : {}),
               row: `loss ${o.state.id}` as const,
               short: cold ? 'thick when cold' : 'takes too much',
-              words: `${o.state.name} it takes ${quantity(o.loss.lossBar.toFixed(2), 'bar')}; ${quantity(maxBar, 'bar')} are usual at most${o.loss.lossBar > mostBar ? `, and ${quantity(mostBar.toFixed(1), 'bar')} are more than can be spared` : ''}`,
+              words: `${o.state.name} it takes ${quantity(o.loss.lossBar.toFixed(o.loss.lossBar < 10 ? 2 : 0), 'bar')}; ${quantity(maxBar, 'bar')} are usual at most${o.loss.lossBar > mostBar ? `, and ${quantity(mostBar.toFixed(1), 'bar')} are more than can be spared` : ''}`,
             },
           ]),
       ...(figures.maxMs === undefined || cold

@@ -46,13 +46,26 @@ describe('the record of a joint', () => {
       withLine({ provisional: [joint], found: [{ joint, state: 'weeping', action: 'nothing yet', words: '' }] }),
     );
     const dialog = await render(BeforeStartDialog);
-    expect(dialog.all('tbody tr').map((r) => r.textContent)).toEqual([
+    expect(dialog.all('[aria-label="Still open"] tbody tr').map((r) => r.textContent)).toEqual([
       expect.stringContaining('Joint 1 is provisional.'),
       expect.stringContaining('Joint 1 was found so: weeping.'),
     ]);
     await dialog.press('button', /^ ?Look/);
-    expect(job.closed).toEqual([expect.objectContaining({ rule: 'provisional' })]);
+    expect(job.closed).toEqual([{ lineId: 'line1', joint }]);
     await dialog.press('button', 'It is final now');
     expect((job.sent().commands[0] as CommandOf<'edit-line'>).set).toEqual({ provisional: [] });
+  });
+
+  it('is listed with what the flow complains of, and with the joints that nobody has said to be made up', async () => {
+    const made = assembleLine(feed, document, catalogue).joints.map(({ id }) => id);
+    const job = await openSampleJob(withLine({ service: 'brake-booster', made: made.slice(1) }));
+    const dialog = await render(BeforeStartDialog);
+    expect(dialog.text()).toContain('Nothing is provisional');
+    expect(dialog.all('[aria-label="What the flow complains of"] tbody tr').map((r) => r.textContent)).toContainEqual(
+      expect.stringContaining('Nothing keeps the vacuum in the booster'),
+    );
+    await dialog.press('button', /^ ?See the figures/);
+    await dialog.press('button', `L1: 1 of ${made.length} joints`);
+    expect(job.closed).toEqual([{ lineId: 'line1', show: 'sizing' }, { lineId: 'line1' }]);
   });
 });

@@ -14,7 +14,7 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { drawingToSvg, runSheet, type AssembledLine, type Finding, type SizeColumn } from '@gewinde/core';
+import { drawingToSvg, runSheet, type AssembledLine, type SizeColumn } from '@gewinde/core';
 import { NgbModal, NgbOffcanvas, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { InSight } from '../data/in-sight';
 import { JobView } from '../data/job-view';
@@ -36,7 +36,7 @@ import { LineForm } from './line-form';
 import { LineRack } from './line-rack';
 import { NewLineDialog } from './new-line-dialog';
 import { SealRow } from './seal-row';
-import { BeforeStartDialog } from './before-start-dialog';
+import { BeforeStartDialog, type LookAt } from './before-start-dialog';
 import { SolveDialog } from './solve-dialog';
 import { WaysTable } from './ways-table';
 
@@ -214,11 +214,14 @@ export class Lines {
   /** The list of what must be gone before the start; a press on one goes to its line and joint. */
   protected async beforeStart(): Promise<void> {
     const dialog = this.modal.open(BeforeStartDialog, { ariaLabelledBy: 'before-start-title', size: 'lg', scrollable: true });
-    const found = (await dialog.result.catch(() => undefined)) as Finding | undefined;
-    const line = this.view.lines().find((l) => l.line.id === found?.at.lineId);
-    if (!found || !line) return;
-    await this.router.navigate(['/job', this.view.document()?.job.id, 'lines', line.line.id]);
-    this.jointNumber.set(line.joints.find((j) => j.id === found.at.joint)?.number ?? null);
+    const at = (await dialog.result.catch(() => undefined)) as LookAt | undefined;
+    const line = this.view.lines().find((l) => l.line.id === at?.lineId);
+    if (!at || !line) return;
+    await this.router.navigate(['/job', this.view.document()?.job.id, 'lines', line.line.id], {
+      queryParams: { show: at.show ?? null },
+      queryParamsHandling: 'merge',
+    });
+    this.jointNumber.set(line.joints.find((j) => j.id === at.joint)?.number ?? null);
   }
 
   protected print(): void {

@@ -66,6 +66,21 @@ describe('inputs', () => {
     expect(fields()[0]!.value).toBe('664\u2009mm');
   });
 
+  it('a limit that is told in inches is one that is taken', async () => {
+    host.system.set('inch');
+    await fixture.whenStable();
+    for (const [wrong, limit] of [
+      ['2000', /at most ([\d.]+)/],
+      ['0.001', /at least ([\d.]+)/],
+    ] as const) {
+      await type(0, wrong);
+      const told = limit.exec(root().querySelector('g-quantity-input .g-error')!.textContent)![1]!;
+      await type(0, told);
+      expect(root().querySelector('g-quantity-input .g-error')).toBeNull();
+      expect(Math.abs(host.length.value! - Number(told) * 25.4)).toBeLessThan(0.01);
+    }
+  });
+
   it('a quantity may be emptied where that is allowed', async () => {
     await type(0, '');
     expect(host.length.value).toBeNull();

@@ -235,11 +235,15 @@ export class QuantityInput implements ControlValueAccessor, Validator, DoCheck {
   }
 
   private outOfBounds(value: number): string | null {
-    const show = (bound: number) => formatQuantity(bound, this.kind(), this.house());
+    // to the side on which it is taken: what is told as the most may be typed
+    const inches = this.kind() === 'length' && this.house() === 'inch' ? { inchDecimals: 2 } : {};
+    const show = (bound: number, toward: 'down' | 'up') => formatQuantity(bound, this.kind(), this.house(), { ...inches, toward });
     if (value < this.min())
-      return value < 0 && this.min() >= 0 ? `${this.label()} cannot be negative.` : `${this.label()} must be at least ${show(this.min())}.`;
+      return value < 0 && this.min() >= 0
+        ? `${this.label()} cannot be negative.`
+        : `${this.label()} must be at least ${show(this.min(), 'up')}.`;
     if (value > this.max())
-      return `${this.label()} must be at most ${show(this.max())}.${this.kind() === 'length' ? ` Check the unit: a bare number is read in ${this.house() === 'metric' ? 'millimetres' : 'inches'}.` : ''}`;
+      return `${this.label()} must be at most ${show(this.max(), 'down')}.${this.kind() === 'length' ? ` Check the unit: a bare number is read in ${this.house() === 'metric' ? 'millimetres' : 'inches'}.` : ''}`;
     return null;
   }
 }
