@@ -36,8 +36,7 @@ import { LineForm } from './line-form';
 import { LineRack } from './line-rack';
 import { NewLineDialog } from './new-line-dialog';
 import { SealRow } from './seal-row';
-import { BeforeStartDialog, type LookAt } from './before-start-dialog';
-import { SolveDialog } from './solve-dialog';
+import type { LookAt } from './before-start-dialog';
 import { WaysTable } from './ways-table';
 
 const looks = [
@@ -129,7 +128,7 @@ export class Lines {
       .toView.pipe(takeUntilDestroyed())
       .subscribe((command) => {
         if (command === 'new-line') void this.add();
-        else if (command === 'solve-all') this.solveAll();
+        else if (command === 'solve-all') void this.solveAll();
         else if (command !== 'thread-bench') this.move(command === 'next' ? 1 : -1);
       });
     effect(() => {
@@ -207,12 +206,15 @@ export class Lines {
       this.offcanvas.open(this.drawer(), { position: 'end', backdrop: false, scroll: true, animation: false });
   }
 
-  protected solveAll(): void {
-    if (this.view.lines().length > 0) this.modal.open(SolveDialog, { ariaLabelledBy: 'solve-title', size: 'xl', scrollable: true });
+  protected async solveAll(): Promise<void> {
+    if (this.view.lines().length === 0) return;
+    const { SolveDialog } = await import('./solve-dialog');
+    this.modal.open(SolveDialog, { ariaLabelledBy: 'solve-title', size: 'xl', scrollable: true });
   }
 
   /** The list of what must be gone before the start; a press on one goes to its line and joint. */
   protected async beforeStart(): Promise<void> {
+    const { BeforeStartDialog } = await import('./before-start-dialog');
     const dialog = this.modal.open(BeforeStartDialog, { ariaLabelledBy: 'before-start-title', size: 'lg', scrollable: true });
     const at = (await dialog.result.catch(() => undefined)) as LookAt | undefined;
     const line = this.view.lines().find((l) => l.line.id === at?.lineId);
