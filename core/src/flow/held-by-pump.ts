@@ -80,16 +80,17 @@ export function heldBySuction(run: SizeRun, duty: LineDuty): Held[] {
     ...(stiff ? [{ left: -1, short: 'does not pump', words: stiff }] : []),
     ...run.outcomes.flatMap((o): Held[] => {
       const boils = fuelBoilsUnderBar(duty.fluid, o.state.tempC);
-      if (boils !== undefined) return heldByVapour(o, boils);
       const least = o.state.id === 'cold' ? minCold : minWarm;
       const fast = figures.maxMs === undefined || o.state.id === 'cold' ? 0 : 1 - o.hoseMs / figures.maxMs;
       return [
-        {
-          left: (o.absBar! - least) / least,
-          row: `abs ${o.state.id}` as const,
-          short: o.state.id === 'cold' ? 'too little when cold' : 'starves the pump',
-          words: `${o.state.name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; ${roundedUp(least, 'bar')} are the least`,
-        },
+        boils !== undefined
+          ? heldByVapour(o, boils)
+          : {
+              left: (o.absBar! - least) / least,
+              row: `abs ${o.state.id}` as const,
+              short: o.state.id === 'cold' ? 'too little when cold' : 'starves the pump',
+              words: `${o.state.name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; ${roundedUp(least, 'bar')} are the least`,
+            },
         ...(fast < 0
           ? [
               {
@@ -107,18 +108,16 @@ export function heldBySuction(run: SizeRun, duty: LineDuty): Held[] {
 }
 
 /** Fuel that is sucked boils, and a pump full of vapour gives none. */
-function heldByVapour(o: RunOutcome, boils: number): Held[] {
+function heldByVapour(o: RunOutcome, boils: number): Held {
   const { name, tempC, id } = o.state;
   const over = o.absBar! - boils;
-  return [
-    {
-      left: (over - OVER_BOILING) / (boils + OVER_BOILING),
-      ...(over >= 0 && over < OVER_BOILING ? { soft: true as const } : {}),
-      row: `abs ${id}` as const,
-      short: over < 0 ? 'boils before the pump' : 'near boiling at the pump',
-      words: `${name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; summer fuel boils under ${roundedUp(Number(boils.toFixed(2)), 'bar')} at ${quantity(tempC, '°C')}, winter fuel sooner: set the pump under the tank, or in it`,
-    },
-  ];
+  return {
+    left: (over - OVER_BOILING) / (boils + OVER_BOILING),
+    ...(over >= 0 && over < OVER_BOILING ? { soft: true as const } : {}),
+    row: `abs ${id}` as const,
+    short: over < 0 ? 'boils before the pump' : 'near boiling at the pump',
+    words: `${name} ${quantity(o.absBar!.toFixed(2), 'bar')} absolute at the pump; summer fuel boils under ${roundedUp(Number(boils.toFixed(2)), 'bar')} at ${quantity(tempC, '°C')}, winter fuel sooner: set the pump under the tank, or in it`,
+  };
 }
 
 function narrowest(o: RunOutcome): string {
