@@ -118,9 +118,10 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
       for (const c of seal?.consumables ?? []) {
         const sealant = c.item === 'thread sealant';
         const { part, name, none } = specify(c, use, catalogue.supplies, shop.seals);
-        // a spin-on filter brings its own gasket
+        // a spin-on filter brings its own gasket, and a cap its own ring
         const brings = [portA, portB].some((t) => t.part && kindOf(t.part) === 'spin-on filter');
-        if (none || (brings && c.item === 'filter or plate gasket')) continue;
+        const capped = fittings.some((f) => kindOf(f) === 'filler cap');
+        if (none || (brings && c.item === 'filter or plate gasket') || (capped && c.item === 'face gasket')) continue;
         const group = part ? supplyKind(part.kind).group : sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
         // a pack of sealant is shared by many joints: it is counted in joints, and has no price a joint unless the pack says how many
         const joints = part && sealant ? figureOf(part, 'joints') : undefined;

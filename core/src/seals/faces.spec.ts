@@ -25,6 +25,13 @@ const refusal = (text: string): string => {
   throw new Error('read');
 };
 
+describe('two plain faces', () => {
+  it('may be a cap on its neck where no bolts are said', () => {
+    expect(outcome('land 30x38', 'land 30x38').makeUp!.note).toMatch(/^A cap goes on by hand/);
+    expect(outcome('land 58x84 bolts 4x100', 'land 58x84 bolts 4x100').makeUp!.note).toMatch(/^For M6 bolts/);
+  });
+});
+
 describe('a gasket face', () => {
   it.each([
     ['groove 62x71', 'groove 62x71', 'gasket face 62 to 71 mm, groove'],

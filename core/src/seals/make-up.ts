@@ -149,6 +149,9 @@ export const gasketMakeUp: MakeUp = {
 /** Bolts round a gasket face, where which bolts they are is not said. Source: common practice; the maker's figure goes first. */
 export const faceMakeUp: MakeUp = flangeMakeUp(undefined);
 
+/** A face of which no bolts are said: it may be the neck under a cap. Source: common practice; the maker's figure goes first. */
+export const faceOrCapMakeUp: MakeUp = { ...faceMakeUp, note: `A cap goes on by hand, to its stop. ${faceMakeUp.note ?? ''}` };
+
 export const pushMakeUp: MakeUp = { kind: 'push', low: 0, high: 0, unit: '', note: 'Push until it clicks, then tug.' };
 
 /** A cutting-ring joint: turns from finger tight. Source: ISO 8434-1 practice, from memory. */

@@ -1,5 +1,5 @@
 import { boltsOf, formatLand, landOf, type Connector, type Land } from '../../connectors/index.js';
-import { faceMakeUp, gasketMakeUp } from '../make-up.js';
+import { faceMakeUp, faceOrCapMakeUp, gasketMakeUp, type MakeUp } from '../make-up.js';
 import type { Consumable, Mating } from '../mating.js';
 import type { SealingPair } from './sealing-pair.js';
 import { quantity } from '../../units/index.js';
@@ -15,7 +15,7 @@ export function facesMeet(a: Connector, b: Connector): Mating {
   if (bolts) return { outcome: 'does-not-join', kind: 'none', reason: bolts };
   if (a.gender === 'male' && b.gender === 'male')
     return leaks('Two grooves lie on one another: neither ring has a land to be squeezed against.');
-  if (a.gender === b.gender) return flatGasket(landOf(a)!, landOf(b)!);
+  if (a.gender === b.gender) return flatGasket(landOf(a)!, landOf(b)!, boltsOf(a) || boltsOf(b) ? faceMakeUp : faceOrCapMakeUp);
   const [groove, plain] = a.gender === 'male' ? [landOf(a)!, landOf(b)!] : [landOf(b)!, landOf(a)!];
   const off = offLand(groove, plain);
   if (off) return leaks(off);
@@ -24,7 +24,7 @@ export function facesMeet(a: Connector, b: Connector): Mating {
     kind: 'o-ring',
     seal: { method: `ring in its groove ${words(groove)}`, consumables: [ringFor(groove)] },
     reason: `The ring in its groove (${words(groove)}) lies on plain land all round (${words(plain)}).`,
-    makeUp: faceMakeUp,
+    makeUp: boltsOf(a) || boltsOf(b) ? faceMakeUp : faceOrCapMakeUp,
     dressing: RING_IN_FACE,
     source: 'common practice',
   };
@@ -38,7 +38,7 @@ function boltsApart(a: Connector, b: Connector): string | undefined {
   return `${few.count} bolts on ${quantity(few.circleMm, 'mm')} against ${many.count} on ${quantity(many.circleMm, 'mm')}: they do not go through.`;
 }
 
-function flatGasket(a: Land, b: Land): Mating {
+function flatGasket(a: Land, b: Land, makeUp: MakeUp): Mating {
   const inside = Math.max(a.insideMm, b.insideMm);
   const outside = Math.min(a.outsideMm, b.outsideMm);
   const face = (outside - inside) / 2;
@@ -54,7 +54,7 @@ function flatGasket(a: Land, b: Land): Mating {
     kind: 'gasket',
     seal: { method: 'flat gasket between the faces', consumables: [{ item: 'face gasket', size, quantity: 1 }] },
     reason: `Two plain lands: a flat gasket of ${quantity(inside, 'mm', outside)} lies on both.`,
-    makeUp: faceMakeUp,
+    makeUp,
     dressing: 'Gasket alone, clean and dry. Some shops add a thin bead; what squeezes out blocks oil ways.',
     source: 'common practice',
   };
