@@ -35,7 +35,7 @@ let stopping = false;
 let upgrading = false;
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void shutDown(0));
 
-/** What is killed is started again, but not for ever: not when it has ended so many times, each less than a minute after it was ready. */
+/** What is killed is started again, but not for ever: not when it has ended so many times in a row, each less than a minute after it was ready. */
 const MOST_STARTS = 5;
 class Life {
   starts = 0;
@@ -56,7 +56,7 @@ class Life {
 
   /** Whether it has now ended too often; a slow machine, which takes its time to be ready, does not hide it. */
   end() {
-    this.shortLives = performance.now() - this.readyAt < 60_000 ? this.shortLives + 1 : 1;
+    this.shortLives = performance.now() - this.readyAt < 60_000 ? this.shortLives + 1 : 0;
     return this.shortLives >= MOST_STARTS;
   }
 }

@@ -77,6 +77,7 @@ describe('notation', () => {
     ['npt 1/8 f washer', 10, /has no "washer"/, undefined],
     ['orb6 f adjustable', 7, /male O-ring boss/, undefined],
     ['npt 1/4 m swivel', 10, /swivels/, undefined],
+    ['m16x1.5 m cone', 10, /24° or of 60°/, undefined],
     ['banjo m12x1.5 f', 14, /is male/, undefined],
     ['an6 m !', 6, /no meaning/, undefined],
   ])('points at the mistake in "%s"', (text, position, message, suggestion) => {

@@ -30,15 +30,30 @@ export function settleWords(reading: Reading): Reading {
     delete reading.seat;
   }
   if (!family && size?.kind === 'metric' && /^\d+[ls]$/.test(seat?.seat ?? '')) name(reading, 'cone24');
-  // the one metric thread that has a plain cone
-  if ((!family || family.family.id === 'metric') && size?.kind === 'metric' && seat?.seat === 'cone') {
-    name(reading, 'cone60');
-    delete reading.seat;
-  }
+  settleCone(reading);
   if (!family && seat?.seat === 'grommet') name(reading, 'stub');
   if (!family && size?.kind === 'dash' && reading.swivel) name(reading, 'flare37');
   if (!family && size?.kind === 'inch-thread') settlePipeCount(reading, size);
   return reading;
+}
+
+/** A metric thread with a cone is of 24° or of 60°: they share threads, and it has to be said. */
+function settleCone(reading: Reading): void {
+  const { family, size, seat } = reading;
+  if ((family && family.family.id !== 'metric') || size?.kind !== 'metric' || seat?.seat !== 'cone') return;
+  const { token } = seat;
+  if (token.text.includes('60')) {
+    name(reading, 'cone60');
+    delete reading.seat;
+  } else if (!/\d/.test(token.text))
+    throw ambiguous(
+      reading,
+      token.position,
+      token.text,
+      'A cone of 24° or of 60°?',
+      'They share threads and do not seal on one another: look at the cone.',
+      ['cone24', 'cone60'].map((head) => `${head} ${size.text.toLowerCase()}`),
+    );
 }
 
 /** Threads an inch by series and diameter. Source: ASME B1.1. */

@@ -86,7 +86,7 @@ describe('what shops write and say', () => {
     ['8 ORFS m', 'orfs8 m'],
     ['JIS 1/4 m', 'jis 1/4 m'],
     ['flange 2x38 m6 bore 14', 'flange 2x38 m6 bore14 f'],
-    ['m14x1.5 m cone', 'cone60 m14x1.5 m'],
+    ['m14x1.5 m 60° cone', 'cone60 m14x1.5 m'],
     ['m16x1.5 60° cone f swivel', 'cone60 m16x1.5 f swivel'],
     ['plain tube 8 mm m', 'compression 8mm m'],
     ['drilled hole 20 mm f', 'stub 20mm f'],

@@ -15,7 +15,7 @@ const FORMED: readonly {
   { ends: 'sae45 swivel', name: '45° flare with nut', id: 'sae45', takesMm: 1, most: 12 },
   { ends: 'inverted m', name: 'inverted flare with nut', id: 'inverted', takesMm: 3, most: 8 },
 ];
-const SOURCE = 'common practice: flare a trial piece first';
+const SOURCE = 'common practice: make up a trial piece first';
 
 /** The ends of a tube: flares with their nuts, a bead for a hose over it, or plain for an olive. What the flare takes is added to the cut. */
 export function formedEnds({ construction, dash, boreMm, outsideMm }: Hose): HoseEnd[] {

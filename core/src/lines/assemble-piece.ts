@@ -199,7 +199,8 @@ function checkFluid(line: Line, piece: Piece, hose: Hose, { alikeFor }: Pick<Loo
   // a service that may be anything has no fluid until the line says it
   const known = line.service !== 'other' || line.fluid !== undefined;
   const unfit = known ? fluidProblem(hose, fluid) : undefined;
-  const alike = unfit === undefined ? undefined : alikeFor({ hose, fluid });
+  // a hose that is kept is what it is
+  const alike = unfit === undefined || piece.source === 'kept' ? undefined : alikeFor({ hose, fluid });
   const instead = alike && {
     label: `Take ${alike.name}`,
     commands: [{ do: 'edit-piece' as const, id: line.id, version: line.version, piece: piece.key, set: { hose: alike.id } }],

@@ -1,4 +1,6 @@
-import { catalogue, document, drain, feed, jobOf, withPiece } from '../../testing/sample-job.js';
+import { catalogue, document, drain, feed, jobOf, withPiece, withWay } from '../../testing/sample-job.js';
+import { parseConnector } from '../connectors/index.js';
+import { standardFittings } from '../fittings/index.js';
 import type { Line } from '../job/index.js';
 import { assembleJob } from '../lines/index.js';
 import { partsList, partGroups } from './index.js';
@@ -41,6 +43,20 @@ describe('partsList', () => {
   });
 
   it('is empty for a job without lines', () => expect(partsList(jobOf([])).rows).toEqual([]));
+
+  it('buys no ring for a filler cap, which brings its own; for a face beside it it does', () => {
+    const fittings = standardFittings();
+    const cap = fittings.find((f) => f.name === 'Filler cap, neck 30x38, an6 m')!;
+    const faced = { ...cap, id: 'faced', kind: 'adapter' as const, name: 'Faced adapter' };
+    const bought = (id: string) => {
+      const ports = document.ports.map((p) => (p.id === 'inlet' ? { ...p, connector: parseConnector('land 30x38') } : p));
+      const lines = [withWay(feed, 1, [{ id, inEnd: 1, outEnd: 0 }])];
+      return partsList(assembleJob({ ...document, ports, lines }, { ...catalogue, fittings: [...fittings, faced] })).rows;
+    };
+    const ring = (id: string) => bought(id).some((r) => /face gasket/i.test(r.name));
+    expect(bought(cap.id).some((r) => r.id === cap.id)).toBe(true);
+    expect([ring(cap.id), ring('faced')]).toEqual([false, true]);
+  });
 
   it('takes seals from the catalogue in what the fluid asks for, with their prices; sealant by the joint', () => {
     const priced = { ...catalogue, supplies: catalogue.supplies.map((s) => ({ ...s, priceMinor: s.kind === 'sealant' ? 1200 : 50 })) };

@@ -93,6 +93,9 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
   for (const { line, ways, pieces, portA, portB, joints, findings } of lines) {
     if (findings.some(holds)) incomplete.push(line.number);
     const add = (row: NewRow): void => put(row, line.number);
+    // a filler cap brings its own ring
+    const caps = ways.flatMap((way) => way.fittings ?? []).filter(({ fitting }) => kindOf(fitting) === 'filler cap');
+    const brought = new Set(joints.filter(({ parts }) => caps.some(({ fitting }) => parts.includes(fitting.name))).map((j) => j.mating));
     const matings = joints.map((joint) => joint.mating);
     const fittings = ways.flatMap((way) => [...(way.fittings ?? []), ...way.branches.flatMap((b) => b.fittings)]).map((p) => p.fitting);
     for (const { port } of [portA, portB]) {
@@ -114,14 +117,13 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
         add({ group: 'hose', id: hose.id, name: hose.name, quantity: cut.cutMm, unit: 'mm', ...priced(hose.pricePerMetreMinor) });
     }
     const use = sealUseOf(line, document.job);
-    for (const { seal } of matings)
-      for (const c of seal?.consumables ?? []) {
+    for (const mating of matings)
+      for (const c of mating.seal?.consumables ?? []) {
         const sealant = c.item === 'thread sealant';
         const { part, name, none } = specify(c, use, catalogue.supplies, shop.seals);
-        // a spin-on filter brings its own gasket, and a cap its own ring
+        // a spin-on filter brings its own gasket
         const brings = [portA, portB].some((t) => t.part && kindOf(t.part) === 'spin-on filter');
-        const capped = fittings.some((f) => kindOf(f) === 'filler cap');
-        if (none || (brings && c.item === 'filter or plate gasket') || (capped && c.item === 'face gasket')) continue;
+        if (none || (brings && c.item === 'filter or plate gasket') || (brought.has(mating) && c.item === 'face gasket')) continue;
         const group = part ? supplyKind(part.kind).group : sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
         // a pack of sealant is shared by many joints: it is counted in joints, and has no price a joint unless the pack says how many
         const joints = part && sealant ? figureOf(part, 'joints') : undefined;

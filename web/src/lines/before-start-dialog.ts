@@ -1,6 +1,7 @@
+import { LowerCasePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
-import { openBeforeStart, type Finding, type Line } from '@gewinde/core';
+import { openBeforeStart, type Line, type Remedy } from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { FlowView } from '../sizing/flow-view';
@@ -12,70 +13,48 @@ export interface LookAt {
   readonly show?: 'sizing';
 }
 
+interface Row {
+  readonly line: string;
+  readonly finding: { readonly message: string; readonly hint: string };
+  readonly remedies: readonly Remedy[];
+  readonly at: LookAt;
+}
+
 /**
  * What is provisional in a job, and what was found bad and is still as it was: to be empty before the engine is started. Beside it what the
  * flow complains of, and which joints nobody has said to be made up.
  */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [LowerCasePipe],
   template: `
     <div class="g-dialog">
       <h2 id="before-start-title">Before the engine is started</h2>
-      @if (rows().length === 0) {
+      @if (open().length === 0) {
         <p class="quiet">Nothing is provisional, and whatever was found bad has been put right.</p>
-      } @else {
-        <table class="g-table" aria-label="Still open">
+      }
+      @for (list of lists(); track list.head) {
+        <table class="g-table" [attr.aria-label]="list.head">
           <thead>
             <tr>
               <th scope="col">line</th>
-              <th scope="col">still open</th>
+              <th scope="col">{{ list.head | lowercase }}</th>
               <th scope="col"><span class="g-visually-hidden">look, put right</span></th>
             </tr>
           </thead>
           <tbody>
-            @for (r of rows(); track $index) {
+            @for (r of list.rows; track $index) {
               <tr>
                 <td>{{ r.line }}</td>
                 <td>
                   {{ r.finding.message }} <small class="quiet">{{ r.finding.hint }}</small>
                 </td>
                 <td class="buttons">
-                  @for (m of r.finding.remedies; track m.label) {
-                    <button type="button" class="g-button small" (click)="mend(r.finding)">{{ m.label }}</button>
+                  @for (m of r.remedies; track m.label) {
+                    <button type="button" class="g-button small" (click)="mend(m)">{{ m.label }}</button>
                   }
-                  <button type="button" class="g-button small" [attr.aria-label]="'Look at ' + r.line" (click)="look(r.finding.at)">
-                    Look
-                  </button>
-                </td>
-              </tr>
-            }
-          </tbody>
-        </table>
-      }
-      @if (flowing().length > 0) {
-        <table class="g-table" aria-label="What the flow complains of">
-          <thead>
-            <tr>
-              <th scope="col">line</th>
-              <th scope="col">what the flow complains of</th>
-              <th scope="col"><span class="g-visually-hidden">look</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (r of flowing(); track $index) {
-              <tr>
-                <td>{{ r.line }}</td>
-                <td>
-                  {{ r.finding.message }} <small class="quiet">{{ r.finding.hint }}</small>
-                </td>
-                <td class="buttons">
-                  <button
-                    type="button"
-                    class="g-button small"
-                    [attr.aria-label]="'See the figures of ' + r.line"
-                    (click)="look({ lineId: r.finding.lineId, show: 'sizing' })"
-                  >
-                    See the figures
+                  <button type="button" class="g-button small" [attr.aria-label]="list.leads + ' ' + r.line" (click)="look(r.at)">
+                    {{ list.look }}
                   </button>
                 </td>
               </tr>
@@ -128,20 +107,32 @@ export class BeforeStartDialog {
   private readonly store = inject(JobStore);
   private readonly flow = inject(FlowView);
 
-  protected readonly rows = computed(() =>
-    openBeforeStart({ findings: this.view.lines().flatMap((l) => l.findings) }).map((finding) => {
-      const { line } = this.view.lines().find((l) => l.line.id === finding.at.lineId)!;
-      return { finding, line: nameOf(line) };
-    }),
+  protected readonly open = computed((): readonly Row[] =>
+    this.view
+      .lines()
+      .flatMap(({ line, findings }) =>
+        openBeforeStart({ findings }).map((finding) => ({ line: nameOf(line), finding, remedies: finding.remedies, at: finding.at })),
+      ),
   );
   /** What will not do; advice is told with the line itself. */
-  protected readonly flowing = computed(() =>
-    this.view.lines().flatMap((line) =>
+  private readonly flowing = computed((): readonly Row[] =>
+    this.view.lines().flatMap((assembled) =>
       this.flow
-        .heard(line)
+        .heard(assembled)
         .filter(({ severity }) => severity === 'attention')
-        .map((finding) => ({ finding, line: nameOf(line.line) })),
+        .map((finding) => ({
+          line: nameOf(assembled.line),
+          finding,
+          remedies: [],
+          at: { lineId: finding.lineId, show: 'sizing' as const },
+        })),
     ),
+  );
+  protected readonly lists = computed(() =>
+    [
+      { head: 'Still open', look: 'Look', leads: 'Look at', rows: this.open() },
+      { head: 'What the flow complains of', look: 'See the figures', leads: 'See the figures of', rows: this.flowing() },
+    ].filter(({ rows }) => rows.length > 0),
   );
   protected readonly unmade = computed(() =>
     this.view.lines().flatMap(({ line, joints }) => {
@@ -154,8 +145,8 @@ export class BeforeStartDialog {
     this.modal.close({ lineId, ...(joint ? { joint } : {}), ...(show ? { show } : {}) });
   }
 
-  protected mend({ remedies }: Finding): void {
-    this.store.attempt(() => this.store.change(...remedies[0]!.commands), 'Final now');
+  protected mend({ commands }: Remedy): void {
+    this.store.attempt(() => this.store.change(...commands), 'Final now');
   }
 }
 
