@@ -19,9 +19,11 @@ const order = [
   'supplies',
   'job',
   'commands',
+  'findings',
   'stock',
   'lines',
   'flow',
+  'audit',
   'drawing',
   'cutting',
   'purchasing',
@@ -35,7 +37,7 @@ const features = {
   server: 'errors database heavy plugins stand-ins health papers drill history shop catalogue jobs transfer stockroom demo threads'.split(
     ' ',
   ),
-  web: 'data workers shared sizing shell system stock order cut store bench survey board flow-bench lines'.split(' '),
+  web: 'data workers shared sizing shell system stock order cut store bench survey board flow-bench lines audit'.split(' '),
 };
 
 /** The rules that need types take four fifths of the time: `npm run lint` has them, and the specs and the form; `npm test` the rest. */

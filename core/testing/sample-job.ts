@@ -1,18 +1,18 @@
 import {
   asKept,
-  assembleJob,
   commonFittings,
   findHoseEnd,
+  judgeJob,
   reversedWay,
   parseConnector,
   standardHoseEnds,
   standardHoses,
   standardSupplies,
   waysToHoseEnd,
-  type AssembledJob,
   type Catalogue,
   type Component,
   type JobDocument,
+  type JudgedJob,
   type Line,
   type KeptWay,
   type Piece,
@@ -149,6 +149,6 @@ export const document: JobDocument = {
 };
 
 /** The job put together, with other lines where they are given. */
-export function jobOf(lines: readonly Line[] = document.lines, change: Partial<JobDocument> = {}): AssembledJob {
-  return assembleJob({ ...document, lines: [...lines], ...change }, catalogue);
+export function jobOf(lines: readonly Line[] = document.lines, change: Partial<JobDocument> = {}): JudgedJob {
+  return judgeJob({ ...document, lines: [...lines], ...change }, catalogue);
 }

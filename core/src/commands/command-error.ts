@@ -8,6 +8,7 @@ export type CommandErrorCode =
   | 'port-in-use'
   | 'component-in-use'
   | 'bad-value'
+  | 'held'
   | 'too-many'
   | 'part-unsound'
   | 'part-taken'

@@ -2,6 +2,7 @@ import { Type, type Static } from 'typebox';
 import { fluidIds } from '../fluids/index.js';
 import {
   CheckedSchema,
+  ClosedSchema,
   ComponentFields,
   JobFields,
   KeptWaySchema,
@@ -14,6 +15,7 @@ import {
   MOST_PORT_NOTATION,
   PortFields,
   SensorSchema,
+  WaiverSchema,
 } from '../job/index.js';
 import { counts, letters, OneKindOf, OneOf, Uuid, without } from '../schema/index.js';
 
@@ -43,7 +45,14 @@ const PartId = Type.String({ minLength: 1, maxLength: letters.partId });
 const TapedLength = Type.Object(without(PieceLengthSchema.properties, 'over'), strict);
 
 export const commandSchemas = {
-  'edit-job': Type.Object({ do: Type.Literal('edit-job'), version: Version, set: Type.Partial(JobFields, strict) }, strict),
+  'edit-job': Type.Object(
+    {
+      do: Type.Literal('edit-job'),
+      version: Version,
+      set: Type.Partial(Type.Object(without(JobFields.properties, 'waivers'), strict), strict),
+    },
+    strict,
+  ),
 
   'add-component': Type.Object(
     {
@@ -82,7 +91,14 @@ export const commandSchemas = {
       id: Id,
       version: Version,
       set: Type.Partial(
-        Type.Object({ label: port.label, notation: PortNotation, note: port.note, order: port.order, sensor: SensorOrNone }),
+        Type.Object({
+          label: port.label,
+          notation: PortNotation,
+          note: port.note,
+          order: port.order,
+          sensor: SensorOrNone,
+          closed: Type.Union([ClosedSchema, Type.Null()]),
+        }),
         strict,
       ),
     },
@@ -156,6 +172,11 @@ export const commandSchemas = {
   /** A hose out of the line: the ways on both sides become one. */
   'remove-piece': Type.Object({ do: Type.Literal('remove-piece'), ...lineRow, piece: PlaceKeySchema }, strict),
   'check-line': Type.Object({ do: Type.Literal('check-line'), ...lineRow, checked: Type.Union([CheckedSchema, Type.Null()]) }, strict),
+  'accept-finding': Type.Object({ do: Type.Literal('accept-finding'), waiver: WaiverSchema }, strict),
+  'withdraw-acceptance': Type.Object(
+    { do: Type.Literal('withdraw-acceptance'), rule: WaiverSchema.properties.rule, at: WaiverSchema.properties.at },
+    strict,
+  ),
   'delete-line': Type.Object({ do: Type.Literal('delete-line'), ...lineRow }, strict),
 };
 

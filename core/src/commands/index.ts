@@ -3,6 +3,7 @@ export type { Command, CommandName, CommandOf, SensorFields } from './command-sc
 export { CommandError, type CommandErrorCode } from './command-error.js';
 export { MOST_ROWS, type CommandContext } from './job-draft.js';
 export { rowIds } from './row-ids.js';
+export { asOneChange } from './one-change.js';
 export { can, runCommands } from './run-commands.js';
 export {
   jobCommands,

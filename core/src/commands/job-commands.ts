@@ -6,6 +6,7 @@ import { commandSchemas, type Command, type CommandName, type CommandOf } from '
 import type { JobDraft } from './job-draft.js';
 import { addLine, checkLine, deleteLine, editLine, editWay, takeWay } from './line-commands.js';
 import { addPiece, breakLine, editPiece, joinLine, removePiece } from './piece-commands.js';
+import { acceptFinding, withdrawAcceptance } from './waiver-commands.js';
 import { addPort, deletePort, duplicatePort, editPort } from './port-commands.js';
 
 /** All about a command on a job. */
@@ -28,7 +29,8 @@ export interface JobCommandEntry<C extends Command> {
 const s = commandSchemas;
 const none = (): readonly string[] => [];
 const inWay = (way: KeptWay): readonly string[] => partsOfWay(way).map((link) => link.id);
-const inPort = (set: CommandOf<'edit-port'>['set']): readonly string[] => set.sensor?.movedTo?.fittings.map((link) => link.id) ?? [];
+const inPort = ({ sensor, closed }: CommandOf<'edit-port'>['set']): readonly string[] =>
+  [...(sensor?.movedTo?.fittings ?? []), ...(closed?.fittings ?? [])].map((link) => link.id);
 
 export const jobCommands: { readonly [N in CommandName]: JobCommandEntry<CommandOf<N>> } = {
   'edit-job': {
@@ -117,6 +119,14 @@ export const jobCommands: { readonly [N in CommandName]: JobCommandEntry<Command
   'add-piece': { schema: s['add-piece'], words: 'Put a hose in', begins: 'line', names: none, run: addPiece },
   'remove-piece': { schema: s['remove-piece'], words: 'Take a hose out', begins: 'line', names: none, run: removePiece },
   'check-line': { schema: s['check-line'], words: 'Check a line', begins: 'line', names: none, run: checkLine },
+  'accept-finding': { schema: s['accept-finding'], words: 'Accept a finding', begins: null, names: none, run: acceptFinding },
+  'withdraw-acceptance': {
+    schema: s['withdraw-acceptance'],
+    words: 'Withdraw an acceptance',
+    begins: null,
+    names: none,
+    run: withdrawAcceptance,
+  },
   'delete-line': { schema: s['delete-line'], words: 'Delete a line', begins: 'line', names: none, run: deleteLine },
 };
 

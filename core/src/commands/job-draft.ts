@@ -18,6 +18,8 @@ export interface CommandContext {
   readonly parts?: Catalogue;
   /** `ignore`: to show what a change will look like before the server has judged it. */
   readonly versions?: 'check' | 'ignore';
+  /** What stands against a line being checked, in words, the worst first: whoever can judge a job says it. */
+  readonly heldBy?: (document: JobDocument, lineId: string) => readonly string[];
 }
 
 /** Most rows a job can hold; what comes in from a file keeps to them too. */

@@ -109,9 +109,11 @@ export function editWay(draft: JobDraft, { id, version, at, set }: CommandOf<'ed
   return `Edit ${placeOf(before, at)}: ${words.join(', ')}`;
 }
 
-/** Signs a line off as it is now, or takes that back. */
+/** Signs a line off as it is now, or takes that back. @throws {CommandError} held, where something stands against it */
 export function checkLine(draft: JobDraft, { id, version, checked }: CommandOf<'check-line'>): string {
   const before = draft.editable('line', id, version);
+  const [held] = checked ? (draft.context.heldBy?.(draft.document, id) ?? []) : [];
+  if (held !== undefined) throw new CommandError('held', `L${before.number} cannot be checked yet. ${held}`);
   draft.put('line', { ...before, checked });
   return `${checked ? 'Check' : 'Uncheck'} L${before.number} ${before.name}`;
 }

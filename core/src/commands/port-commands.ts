@@ -1,5 +1,5 @@
 import { parseConnector } from '../connectors/index.js';
-import { formatPortThread, parsePortThread, userOfPort, type Port, type PortThread } from '../job/index.js';
+import { formatPortThread, parsePortThread, userOfPort, type Closed, type Port, type PortThread } from '../job/index.js';
 import { refuseOwnThread } from './component-part.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf, SensorFields } from './command-schemas.js';
@@ -30,8 +30,8 @@ export function addPort(draft: JobDraft, command: CommandOf<'add-port'>): string
 
 export function editPort(draft: JobDraft, { id, version, set }: CommandOf<'edit-port'>): string {
   const before = draft.editable('port', id, version);
-  const { notation, sensor, label, ...rest } = set;
-  const { sensor: was, connector, maybe, said, ...bare } = before;
+  const { notation, sensor, label, closed, ...rest } = set;
+  const { sensor: was, closed: wasClosed, connector, maybe, said, ...bare } = before;
   const known: PortThread = { connector, ...(maybe ? { maybe } : {}), ...(said === undefined ? {} : { said }) };
   const thread = notation === undefined ? known : parsePortThread(notation);
   if (before.openEnd && formatPortThread(thread) !== formatPortThread(before))
@@ -41,20 +41,39 @@ export function editPort(draft: JobDraft, { id, version, set }: CommandOf<'edit-
     checkPlace(draft, before, sensor.movedTo.portId);
     checkLinks(draft, sensor.movedTo.fittings, 'sensor');
   }
+  if (closed) checkClosed(draft, before, closed);
+  const closing = closed === undefined ? wasClosed : closed;
   const seated = sensor === undefined ? was : sensor && readSensor(sensor);
   draft.put('port', {
     ...bare,
     ...rest,
     ...thread,
     ...(label === undefined ? {} : { label: label.trim() }),
+    ...(closing ? { closed: closing } : {}),
     ...(seated ? { sensor: seated } : {}),
   });
   return `Edit port ${before.label}`;
 }
 
+/** Only what nothing runs from can be closed; a plug is parts of the catalogue, the last of which leads nowhere. @throws {CommandError} */
+function checkClosed(draft: JobDraft, port: Port, { by, fittings }: Closed): void {
+  const user = userOfPort(port, draft.document);
+  if (user)
+    throw new CommandError(
+      'port-in-use',
+      `${port.label} is not free: ${user.kind === 'line' ? `L${user.line.number} uses it` : `the ${user.name} sits in it`}.`,
+      'closed',
+    );
+  if (by === 'stays' && fittings.length > 0) throw new CommandError('bad-value', 'What stays as it is takes no part.', 'closed');
+  checkLinks(draft, fittings, 'closed');
+  const last = fittings[fittings.length - 1];
+  if (by === 'plug' && (!last || last.inEnd !== last.outEnd))
+    throw new CommandError('bad-value', 'A plug ends in a part that closes it.', 'closed');
+}
+
 /** The same port again, without what sits in it. */
 export function duplicatePort(draft: JobDraft, { id, newId }: CommandOf<'duplicate-port'>): string {
-  const { sensor: _sensor, openEnd: _openEnd, end: _end, ...original } = draft.row('port', id);
+  const { sensor: _sensor, closed: _closed, openEnd: _openEnd, end: _end, ...original } = draft.row('port', id);
   const siblings = roomForOne(draft, original.componentId);
   const label = freeName(
     original.label,

@@ -2,15 +2,8 @@ import { formatConnector } from '../connectors/index.js';
 import type { MakeUp } from '../seals/index.js';
 import { constructionById, hoseSize, type Hose, type HoseEnd } from '../hose/index.js';
 import { formatPortThread, serviceById } from '../job/index.js';
-import {
-  holds,
-  terminalName,
-  type AssembledJob,
-  type AssembledLine,
-  type AssembledPiece,
-  type CutArithmetic,
-  type Terminal,
-} from '../lines/index.js';
+import { holdsLine, type JudgedJob, type JudgedLine } from '../audit/index.js';
+import { terminalName, type AssembledLine, type AssembledPiece, type CutArithmetic, type Terminal } from '../lines/index.js';
 
 /** What the bench needs to make one hose. */
 export interface CutTicket {
@@ -30,7 +23,9 @@ export interface CutTicket {
   /** Angle between two bent ends; open until the line is routed. `none` where an end is straight and nothing is to be set. */
   readonly clocking: 'open' | 'none';
   readonly caution?: string;
-  readonly assembled: AssembledLine;
+  /** What is accepted as it is, with whom and why. */
+  readonly accepted: readonly string[];
+  readonly assembled: JudgedLine;
   readonly piece: AssembledPiece;
 }
 
@@ -58,17 +53,17 @@ export interface NotReady {
 
 /**
  * The cut tickets of a job, one a hose that is cut or shortened, in the order of the lines. A line gives its tickets when hoses, ends and
- * cut lengths are known and nothing holds it back: every joint seals, the hose suits the fluid, the length was taped over what stands
- * there; the others are listed with what is missing. What is bought made up needs no ticket, and a line of fittings alone has none.
+ * cut lengths are known and nothing holds it back: what leaks or is a risk is put right, or accepted with a reason; the others are listed
+ * with what is missing. What is bought made up needs no ticket, and a line of fittings alone has none.
  */
-export function cutTickets(job: AssembledJob): { tickets: CutTicket[]; notReady: NotReady[] } {
+export function cutTickets(job: JudgedJob): { tickets: CutTicket[]; notReady: NotReady[] } {
   const tickets: CutTicket[] = [];
   const notReady: NotReady[] = [];
   for (const assembled of job.lines) {
     const { line, pieces } = assembled;
     if (pieces.length === 0) continue;
     const number = `${job.document.job.number}-L${line.number}`;
-    const holding = assembled.findings.filter(holds);
+    const holding = assembled.findings.filter(holdsLine);
     const ready = pieces.map(made);
     if (holding.length > 0 || ready.includes(undefined)) {
       notReady.push({ number, lineId: line.id, lineName: line.name, reasons: holding.map((p) => p.message) });
@@ -94,7 +89,7 @@ function made({ hose, endA, endB, cut }: AssembledPiece): Made | undefined {
   return hose && endA && endB && cut ? { hose, endA, endB, cut } : undefined;
 }
 
-function ticketOf(assembled: AssembledLine, at: number, { hose, endA, endB, cut }: Made, number: string): CutTicket {
+function ticketOf(assembled: JudgedLine, at: number, { hose, endA, endB, cut }: Made, number: string): CutTicket {
   const { line, pieces } = assembled;
   const service = serviceById(line.service);
   const piece = pieces[at]!;
@@ -118,6 +113,9 @@ function ticketOf(assembled: AssembledLine, at: number, { hose, endA, endB, cut 
     ends: [ticketEnd('A', endA), ticketEnd('B', endB)],
     clocking: endA.angleDeg > 0 && endB.angleDeg > 0 ? 'open' : 'none',
     ...(service.caution ? { caution: service.caution } : {}),
+    accepted: assembled.findings.flatMap(({ title, accepted }) =>
+      accepted ? [`${title}: accepted by ${accepted.by}, ${accepted.reason}`] : [],
+    ),
     assembled,
     piece,
   };

@@ -1,5 +1,5 @@
 import { agesOnTheRack, findEntry, type Catalogue } from '../job/index.js';
-import type { AssembledJob } from '../lines/index.js';
+import type { JudgedJob } from '../audit/index.js';
 import { freeMm, isFree, sameCut, toLookOver, type CutMade, type HoseLength, type StoreRules } from '../stock/index.js';
 import { figureOf, type Supply } from '../supplies/index.js';
 import { cutTickets, type CutTicket, type NotReady } from './cut-tickets.js';
@@ -67,7 +67,7 @@ const WITHIN_MM = 3;
  * what was cut already and still is as long as the line asks for.
  */
 export function cutWork(
-  job: AssembledJob,
+  job: JudgedJob,
   {
     lengths,
     cuts,

@@ -3,7 +3,7 @@ import { coolerNeed, takenBarAt, warmUpMinutes, WARMING_SHARE, type CoolerNeed, 
 import type { FlowQuestion } from './duty.js';
 import { fluidProperties, oilOf } from './fluid-properties.js';
 import { oilVolume } from './oil-volume.js';
-import { systemOf } from './system.js';
+import { systemOf, type JobSystem } from './system.js';
 import { thermostatsOf } from './thermostats.js';
 
 /** A cooler of a job, by heat. */
@@ -28,13 +28,15 @@ export const WARM_ENOUGH_C = 80;
 const USUAL_THERMOSTAT: Thermostat = { opensC: 80, fullOpenC: 92 };
 
 /** The heat of a cooler's oil, what it must pass on, what its circuit takes, and how long the oil takes to get warm. */
-export function coolerOfJob(component: Component, question: FlowQuestion): CoolerOfJob {
+export function coolerOfJob(
+  component: Component,
+  question: FlowQuestion,
+  system: JobSystem = systemOf(question, 'hottest', 'hot'),
+): CoolerOfJob {
   const { running, rules, job } = question;
   const { oil, powerKw, hottestC, airC, coldC } = running;
   const { coolsWPerK, takesBar, atLpm } = component.flow ?? {};
-  const lines = systemOf(question, 'hottest', 'hot').lines.filter(({ line }) =>
-    [line.portA, line.portB].some((end) => end.component.id === component.id),
-  );
+  const lines = system.lines.filter(({ line }) => [line.portA, line.portB].some((end) => end.component.id === component.id));
   const flowLpm = Math.max(0, ...lines.map((l) => Math.abs(l.flowLpm ?? 0)));
   const missing = [
     ...(oil ? [] : ['which oil it is']),

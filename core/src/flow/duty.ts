@@ -4,6 +4,7 @@ import type { AssembledJob, AssembledLine } from '../lines/index.js';
 import { airPressure, fluidProperties, oilOf, WARM_C, type ReckonedOil } from './fluid-properties.js';
 import type { Stream } from './line-loss.js';
 import { figuresOf, type ServiceFigures } from './service-figures.js';
+import { noted } from './noted.js';
 import { waterFlow } from './water-flow.js';
 import { quantity } from '../units/index.js';
 
@@ -75,12 +76,14 @@ const PETROL = fluidById('petrol').burnt!;
 const BLOW_BY_LPM_PER_KW = { unboosted: 0.5, boosted: 1 };
 
 /** What is asked of a line by its service, the job, and what was said of it. */
-export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'>, running: Running): LineDuty {
+export const dutyOf = noted(reckonDuty);
+
+function reckonDuty(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'>, running: Running): LineDuty {
   const { line } = assembled;
   const figures = drivenFigures(assembled);
   // what a breather carries is air, whatever its hose must bear
   const fluid: FluidId = line.service === 'breather' ? 'air' : fluidOf(line);
-  const { group } = fluidById(fluid);
+  const { group, refused } = fluidById(fluid);
   const said = line.flow ?? {};
   const oil = group === 'oil' && running.oil ? oilOf(running.oil) : undefined;
   const missing: Missing[] = [];
@@ -89,7 +92,7 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'
   const pressure = figureOf(said.pressureBar, boost, figures.pressureBar, figures.source);
   const hottest = figureOf(said.hottestC, group === 'oil' ? running.hottestC : undefined, figures.hottestC, figures.source);
   const at = (tempC: number): Omit<Stream, 'flowLpm'> | undefined =>
-    group === 'oil' && !oil
+    refused !== undefined || (group === 'oil' && !oil)
       ? undefined
       : foamed(
           fluidProperties(fluid, { tempC, ...(oil ? { oil } : {}), pressureBar: standing(figures, pressure), airBar: airAt(running) }),
@@ -109,7 +112,7 @@ export function dutyOf(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'
     miss('line', 'fallMm', 'How far the pump lies under the tank; until then it is reckoned level with it');
   if (figures.drive === 'fall' && said.fallMm === undefined) miss('line', 'fallMm', 'How far it falls from its outlet to where it enters');
   if (group !== 'air' && figures.drive !== 'still' && running.coldC === undefined) miss('job', 'coldC', 'How cold it is started');
-  const states = figures.drive === 'still' ? [] : statesOf(figures, running, flow, hottest.value, at, group === 'air');
+  const states = figures.drive === 'still' || refused !== undefined ? [] : statesOf(figures, running, flow, hottest.value, at, group === 'air');
   const { vague } = fluidById(fluid);
   const beyond = [
     ...(vague ? [vague] : []),

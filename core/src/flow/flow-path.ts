@@ -2,6 +2,7 @@ import { bareConnector, endForm, type Connector } from '../connectors/index.js';
 import { kindOf, lengthBetween, turnBetween, type Fitting } from '../fittings/index.js';
 import { constructionById, type Hose, type HoseEnd } from '../hose/index.js';
 import type { AssembledLine, AssembledWay, KeyedFitting } from '../lines/index.js';
+import { noted } from './noted.js';
 import { bendTwoK, twoK, type TwoK } from './two-k.js';
 
 /** A stretch of one bore that the flow passes, before its figures. */
@@ -36,8 +37,14 @@ export interface Instead {
 /** A fitting that passes no more than this is a restrictor, whether it is called so or not, mm. Common practice: feeds are held to 0.8 to 2 mm. */
 export const HIDDEN_RESTRICTOR_MM = 2.5;
 
+const pathAlong = noted(pathThrough);
+
 /** The path of a line as it stands. Undefined while a way, an end or a length is open. */
-export function pathOf({ ways, pieces }: AssembledLine): FlowPath | undefined {
+export function pathOf(line: AssembledLine): FlowPath | undefined {
+  return pathAlong(line, null);
+}
+
+function pathThrough({ ways, pieces }: AssembledLine): FlowPath | undefined {
   const [unknown, passed]: [string[], Passed[]] = [[], []];
   for (const way of ways) {
     if (!way.fittings) return undefined;

@@ -23,9 +23,9 @@ export { drainCapacity, wetted, type DrainCapacity, type GravityDrain } from './
 export { figuresOf, serviceFigures, type Drive, type ServiceFigures } from './service-figures.js';
 export { dutyOf, type DutyState, type Figure, type FlowQuestion, type LineDuty, type Missing, type StateId } from './duty.js';
 export { headBar, litresIn, runPath, type RunOutcome } from './run-path.js';
-export { bearingOf, broughtTo, consumerOf, feedsOf, withSaidRestrictor } from './what-feeds.js';
+export { bearingOf, broughtTo, consumerOf, feedsOf, orificeHole, withSaidRestrictor } from './what-feeds.js';
 export { flowThroughHoles, holeLossBar, restrictorForTurbo, turboNeeds, type Bearing, type TurboNeed } from './turbo.js';
-export { hoseDutyOf, sizeLine, type LineSizing, type SizeRun } from './size-line.js';
+export { hoseDutyOf, sizeLine, sizeTaken, type LineSizing, type SizeRun } from './size-line.js';
 export { coolantBoilsC } from './boiling.js';
 export { outcomeIn } from './held.js';
 export { stepDown } from './held-by-fall.js';
@@ -52,7 +52,6 @@ export { backsUpBetween, sizeCurves, type CurvePoint, type SizeCurves } from './
 export { growthOf, plannedRunning, type Growth } from './planned.js';
 export { sizingRows, type SizingRow, type SizingRowId } from './sizing-rows.js';
 export { workingOf, type Working, type WorkingStep } from './working.js';
-export { flowFindings, flowRules, type FlowFinding, type FlowRule, type FlowSeverity } from './flow-findings.js';
 export { stepUps, type StepUp } from './step-up.js';
 export { coolerOfJob, COOLER_SPARE_BAR, WARM_ENOUGH_C, type CoolerOfJob } from './cooler-of-job.js';
 export { alongHose, downDrain, throughHole, type OneAnswer } from './one-question.js';

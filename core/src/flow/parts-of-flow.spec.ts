@@ -1,3 +1,4 @@
+import { flowFindings } from '../../testing/judged.js';
 import fc from 'fast-check';
 import { catalogue } from '../../testing/sample-job.js';
 import { flowJob, running } from '../../testing/flow-job.js';
@@ -12,7 +13,6 @@ import {
   couplerHold,
   downDrain,
   flowAtLoss,
-  flowFindings,
   FlowFigureError,
   flowThroughHoles,
   fluidProperties,

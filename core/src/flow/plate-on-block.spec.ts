@@ -4,6 +4,7 @@ import { bodies } from '../../testing/sample-bodies.js';
 import { catalogue as plain, document as sample } from '../../testing/sample-job.js';
 import { rowIds, runCommands, type Command } from '../commands/index.js';
 import { usualFlowRules, type Catalogue, type JobDocument, type Port } from '../job/index.js';
+import { judgeJob } from '../audit/index.js';
 import { assembleJob } from '../lines/index.js';
 import { partsList } from '../purchasing/index.js';
 import { coolerOfJob, systemOf, type FlowQuestion } from './index.js';
@@ -81,6 +82,6 @@ describe('a plate on the post of a block', () => {
   });
 
   it('buys no gasket for a new filter, which brings its own', () => {
-    expect(partsList(question().job).rows.filter((r) => /gasket/i.test(r.name))).toEqual([]);
+    expect(partsList(judgeJob(document, catalogue)).rows.filter((r) => /gasket/i.test(r.name))).toEqual([]);
   });
 });

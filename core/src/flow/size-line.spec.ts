@@ -1,8 +1,8 @@
+import { flowFindings } from '../../testing/judged.js';
 import fc from 'fast-check';
 import { flowJob, running } from '../../testing/flow-job.js';
 import {
   backsUpBetween,
-  flowFindings,
   growthOf,
   lossBarAlong,
   outcomeIn,

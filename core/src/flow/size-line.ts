@@ -56,6 +56,15 @@ const MOST_COLUMNS = 6;
  * @param construction to look at instead of that of the line
  */
 export function sizeLine(line: AssembledLine, question: FlowQuestion, construction?: string): LineSizing {
+  return sizeAmong(line, question, 'all', construction);
+}
+
+/** The same of the size that is taken alone, beside the widest it is measured by: what is enough to judge it. */
+export function sizeTaken(line: AssembledLine, question: FlowQuestion): LineSizing {
+  return sizeAmong(line, question, 'taken');
+}
+
+function sizeAmong(line: AssembledLine, question: FlowQuestion, which: 'all' | 'taken', construction?: string): LineSizing {
   const { job, running, rules } = question;
   const duty = dutyOf(line, running);
   const lengths = line.pieces.map(lengthOf(line));
@@ -71,7 +80,9 @@ export function sizeLine(line: AssembledLine, question: FlowQuestion, constructi
   );
   if (line.pieces.length === 0) return { line, duty, columns: [], reason: '', missing, hoses: [], refusals: [], brought };
   const built = construction ?? line.pieces[0]!.hose?.construction ?? schoolOrder(duty, rules)[0]!;
-  const hoses = hosesToLookAt(line, duty, built, job.catalogue);
+  const all = hosesToLookAt(line, duty, built, job.catalogue);
+  const inHand = line.pieces[0]!.hose?.id;
+  const hoses = which === 'all' ? all : all.filter((h, i) => h.id === inHand || i === all.length - 1);
   const hoseDuty = hoseDutyOf(duty, rules);
   const consumer = consumerOf(line);
   const runs = hoses.map((hose): SizeRun => {
@@ -96,7 +107,8 @@ export function sizeLine(line: AssembledLine, question: FlowQuestion, constructi
   const judged = judgeSizes(runs, duty, running, line);
   const at = judged.recommended ?? judged.taken;
   const dash = at === undefined ? line.pieces[0]!.hose?.dash : runs[at]!.hose.dash;
-  return { line, duty, ...judged, missing, hoses: hosesOfDash(hoseDuty, dash, job.catalogue), brought };
+  const bearing = which === 'all' ? hosesOfDash(hoseDuty, dash, job.catalogue) : [];
+  return { line, duty, ...judged, missing, hoses: bearing, brought };
 }
 
 /** A hose that is clamped goes on the barbs and beads of its own bore, and on no other. */

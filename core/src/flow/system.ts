@@ -3,7 +3,7 @@ import type { AssembledLine } from '../lines/index.js';
 import { coolerNeed } from './cooler-circuit.js';
 import type { FlowQuestion, LineDuty, Missing, StateId } from './duty.js';
 import { fluidProperties } from './fluid-properties.js';
-import { balance, type FlowEdge } from './network.js';
+import { balance, type BalancedFlow, type FlowEdge, type FlowNode } from './network.js';
 import { networkOf, type NetworkLine, type SystemNetwork } from './system-network.js';
 import { FlowFigureError } from './viscosity.js';
 import { broughtTo } from './what-feeds.js';
@@ -45,7 +45,9 @@ const NOTHING = 1e-3;
 /** A job's flow as one: what runs in each line, where it ends blind, runs round or against its line. */
 export function systemOf(question: FlowQuestion, stateId: StateId, position: 'cold' | 'hot'): JobSystem {
   const network = networkOf(question, stateId, position);
-  const { flows, pressures, problems } = balanceParts(network);
+  const { job, running, rules } = question;
+  const { components, ports } = job.document;
+  const { flows, pressures, problems } = balanceParts(network, [running, rules, components, ports, job.catalogue, stateId, position]);
   const cooled = cooledLines(question, network, flows);
   const lines = network.lines.map((one) => lineOf(one, question, flows, pressures, network, cooled));
   const missing = [...new Map(network.lines.flatMap((l) => l.duty.missing).map((m) => [`${m.of}.${m.field}`, m])).values()];
@@ -64,7 +66,7 @@ interface Balanced {
 }
 
 /** Each part of the network by itself: what does not balance leaves the rest as it is. */
-function balanceParts({ nodes, edges, lines, terminals }: SystemNetwork): Balanced {
+function balanceParts({ nodes, edges, lines, terminals }: SystemNetwork, all: readonly unknown[]): Balanced {
   const flows = new Map<string, number>();
   const pressures = new Map<string, number>();
   const problems: SystemProblem[] = [];
@@ -89,7 +91,8 @@ function balanceParts({ nodes, edges, lines, terminals }: SystemNetwork): Balanc
       continue;
     }
     try {
-      const found = balance(own, part);
+      const from = [...all, ...touched.map((l) => l.line), JSON.stringify([own, part.map((e) => e.id)])];
+      const found = balanceOnce(own, part, touched[0]!.line, from);
       for (const [id, lpm] of Object.entries(found.flowLpm)) flows.set(id, lpm);
       for (const [id, bar] of Object.entries(found.pressureBar)) pressures.set(id, bar);
     } catch (error) {
@@ -98,6 +101,18 @@ function balanceParts({ nodes, edges, lines, terminals }: SystemNetwork): Balanc
     }
   }
   return { flows, pressures, problems };
+}
+
+/** The last answer for a part, by its first line: as long as all that it hangs on is the same, it is not solved again. */
+const solved = new WeakMap<AssembledLine, { readonly from: readonly unknown[]; readonly found: BalancedFlow }>();
+
+/** @throws {FlowFigureError} */
+function balanceOnce(nodes: readonly FlowNode[], edges: readonly FlowEdge[], first: AssembledLine, from: readonly unknown[]): BalancedFlow {
+  const before = solved.get(first);
+  if (before?.from.length === from.length && before.from.every((one, i) => one === from[i])) return before.found;
+  const found = balance(nodes, edges);
+  solved.set(first, { from, found });
+  return found;
 }
 
 function partsOf(edges: readonly FlowEdge[]): FlowEdge[][] {

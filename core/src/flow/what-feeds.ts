@@ -53,6 +53,12 @@ export function orificeOf({ portB }: Pick<AssembledLine, 'portB'>): number | und
   return bores.length > 0 ? Math.min(...bores) : undefined;
 }
 
+/** That orifice as a hole on the way. */
+export function orificeHole(line: Pick<AssembledLine, 'portB'>): Passed | undefined {
+  const bore = orificeOf(line);
+  return bore === undefined ? undefined : hole(`the orifice of ${line.portB.component.name}`, bore);
+}
+
 /** Services whose lines carry what the feed of a turbo brings, once it has run through. */
 const EMPTIES_TURBO: readonly ServiceId[] = ['turbo-drain', 'scavenge', 'return', 'tank'];
 

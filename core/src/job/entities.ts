@@ -31,6 +31,7 @@ export const jobEntities = {
       running: 'what flows',
       neededBy: 'needed by',
       beside: 'parts beside the lines',
+      waivers: 'accepted findings',
     },
   },
   component: {
@@ -55,6 +56,7 @@ export const jobEntities = {
       order: 'place',
       openEnd: 'open end',
       end: 'end of the part',
+      closed: 'how it is closed',
     },
   },
   line: {

@@ -1,5 +1,6 @@
 export * from './job-schema.js';
 export * from './line-schema.js';
+export * from './waiver-schema.js';
 export {
   CataloguePartSchema,
   checkPart,

@@ -7,6 +7,7 @@ import { Id, Note, Order, Version, Words } from './fields.js';
 import { ComponentFlowSchema, RunningSchema } from './flow-schema.js';
 import { PortThreadFields } from './port-thread.js';
 import { LineSchema, MOST_FITTINGS } from './line-schema.js';
+import { WaiverSchema } from './waiver-schema.js';
 
 /** A part that somebody added by hand to what a job needs. */
 export const BesideSchema = Type.Object(
@@ -31,6 +32,8 @@ export const JobFields = Type.Object(
     neededBy: Type.Optional(Type.Union([Day, Type.Null()])),
     /** Parts that are needed beside what lines and components take. */
     beside: Type.Optional(Type.Array(BesideSchema, { maxItems: counts.partsBeside })),
+    /** Findings that are accepted as they are. */
+    waivers: Type.Optional(Type.Array(WaiverSchema, { maxItems: counts.waiversOfJob })),
   },
   { additionalProperties: false },
 );
@@ -98,6 +101,16 @@ export const SensorSchema = Type.Object(
   { additionalProperties: false, title: 'Sensor' },
 );
 
+/** How a port that nothing runs from is closed: by what is put into it, or by what is there and stays. */
+export const ClosedSchema = Type.Object(
+  {
+    by: OneOf(['plug', 'stays']),
+    /** What closes it, first at the port; none where it stays as it is. */
+    fittings: ChainSchema,
+  },
+  { additionalProperties: false, title: 'Closed' },
+);
+
 export const PortFields = Type.Object(
   {
     label: Words(letters.name),
@@ -109,6 +122,7 @@ export const PortFields = Type.Object(
     openEnd: Type.Optional(Type.Boolean()),
     /** Which end of the part it is, where its component is one of the catalogue. */
     end: Type.Optional(EndIndex),
+    closed: Type.Optional(Type.Union([ClosedSchema, Type.Null()])),
   },
   { additionalProperties: false },
 );
@@ -126,6 +140,7 @@ export const JobDocumentSchema = Type.Object(
 export type Job = Static<typeof JobSchema>;
 export type Component = Static<typeof ComponentSchema>;
 export type Port = Static<typeof PortSchema>;
+export type Closed = Static<typeof ClosedSchema>;
 export type Sensor = Static<typeof SensorSchema>;
 export type JobDocument = Static<typeof JobDocumentSchema>;
 export type ComponentMetal = (typeof componentMetals)[number];

@@ -11,7 +11,7 @@ export function partsNamedBy({ type, row }: JobEntity): string[] {
     case 'component':
       return row.part ? [row.part.id] : [];
     case 'port':
-      return (row.sensor?.movedTo?.fittings ?? []).map((link) => link.id);
+      return [...(row.sensor?.movedTo?.fittings ?? []), ...(row.closed?.fittings ?? [])].map((link) => link.id);
     case 'line':
       return [...fittingsNamed(row), ...row.pieces.flatMap(({ hose, endA, endB }) => [hose, endA, endB].filter((id) => id !== null))];
   }

@@ -2,8 +2,11 @@ import fc from 'fast-check';
 import { breather, catalogue, document, drain, feed, jobOf, ports, withPiece, withWay } from '../../testing/sample-job.js';
 import { runCommands, type Command } from '../commands/index.js';
 import { parseConnector } from '../connectors/index.js';
+import { holds } from '../findings/index.js';
 import type { JobDocument, Line } from '../job/index.js';
-import { assembleJob, assembleLine, jointKey, type AssembledJob } from './index.js';
+import { judgeJob, type JudgedJob } from '../audit/index.js';
+import { judgedLine } from '../../testing/judged.js';
+import { assembleJob, assembleLine, jointKey } from './index.js';
 
 describe('a whole job put together', () => {
   const job = jobOf();
@@ -15,7 +18,7 @@ describe('a whole job put together', () => {
     expect(job.userByPort.get('gallery')).toMatchObject({ kind: 'line', line: { number: 1 } });
     expect(job.portById.get('vent')!.componentId).toBe('block');
     expect(job.componentById.get('turbo')!.kind).toBe('turbo');
-    expect(job.findings).toEqual([]);
+    expect(job.findings.filter(holds)).toEqual([]);
   });
 
   it('is a graph of components and lines, with what they connect', () => {
@@ -41,17 +44,16 @@ describe('a whole job put together', () => {
   });
 
   it('puts together only what an edit touches', () => {
-    const edited = assembleJob({ ...document, lines: [feed, withPiece(drain, { slackPercent: 3 }), breather] }, catalogue, job);
-    expect(edited.lines.map((l, i) => l === job.lines[i])).toEqual([true, false, true]);
-    const named = assembleJob({ ...document, job: { ...document.job, name: 'Other' } }, catalogue, job);
-    expect([named.lines.every((l, i) => l === job.lines[i]), named.graph === job.graph, named.jointByKey === job.jointByKey]).toEqual([
-      true,
-      true,
-      true,
-    ]);
+    const { facts } = job;
+    const edited = assembleJob({ ...document, lines: [feed, withPiece(drain, { slackPercent: 3 }), breather] }, catalogue, facts);
+    expect(edited.lines.map((l, i) => l === facts.lines[i])).toEqual([true, false, true]);
+    const named = assembleJob({ ...document, job: { ...document.job, name: 'Other' } }, catalogue, facts);
+    expect([named.lines.every((l, i) => l === facts.lines[i]), named.graph === facts.graph, named.jointByKey === facts.jointByKey]).toEqual(
+      [true, true, true],
+    );
     const priced = { ...catalogue, fittings: catalogue.fittings.map((f) => (f.id === 'orb6m+an6m' ? { ...f, priceMinor: 1 } : f)) };
-    expect(assembleJob(document, priced, job).lines.map((l, i) => l === job.lines[i])).toEqual([false, true, true]);
-    expect(assembleJob(job.document, catalogue, job)).toBe(job);
+    expect(assembleJob(document, priced, facts).lines.map((l, i) => l === facts.lines[i])).toEqual([false, true, true]);
+    expect(assembleJob(facts.document, catalogue, facts, facts.shop)).toBe(facts);
   });
 
   it('puts together anew what rests on a part that the line does not name: a plug that is offered, and then retired', () => {
@@ -59,11 +61,11 @@ describe('a whole job put together', () => {
     const stub = { ...ports.gallery, id: 'stub', openEnd: true };
     const open = withWay(feed, 0, [tee], [{ at: 0, end: 2, to: 'line', portId: 'stub', fittings: [] }]);
     const first = jobOf([open], { ports: [...document.ports, stub] });
-    const offered = (job_: AssembledJob): string | undefined =>
+    const offered = (job_: JudgedJob): string | undefined =>
       job_.findings.find((f) => f.rule === 'branch-line-missing')!.remedies[0]?.label.replace('Close it: ', '');
     const plug = offered(first)!;
     const without = { ...catalogue, fittings: catalogue.fittings.map((f) => (f.name === plug ? { ...f, retired: true } : f)) };
-    expect(offered(assembleJob(first.document, without, first))).not.toBe(plug);
+    expect(offered(judgeJob(first.document, without, first))).not.toBe(plug);
   });
 
   it('comes to the same whether it is put together at once or edit by edit', () => {
@@ -87,9 +89,9 @@ describe('a whole job put together', () => {
     fc.assert(
       fc.property(fc.array(edit, { minLength: 1, maxLength: 8 }), (edits) => {
         let d: JobDocument = document;
-        let assembled: AssembledJob = job;
-        for (const step of edits) assembled = assembleJob((d = after(d, step)), catalogue, assembled);
-        const whole = assembleJob(d, catalogue);
+        let assembled: JudgedJob = job;
+        for (const step of edits) assembled = judgeJob((d = after(d, step)), catalogue, assembled);
+        const whole = judgeJob(d, catalogue);
         expect(assembled.lines).toEqual(whole.lines);
         expect(assembled.findings).toEqual(whole.findings);
         expect([...assembled.userByPort]).toEqual([...whole.userByPort]);
@@ -120,7 +122,7 @@ describe('a line that was checked', () => {
   const checked = { at: '2026-11-25T08:00:00.000Z', digest: assembleLine(feed, document, catalogue).digest };
   const signed: Line = { ...feed, checked };
   const told = (l: Line, d = document, c = catalogue): string | undefined => {
-    const { findings, state } = assembleLine(l, d, c);
+    const { findings, state } = judgedLine(l, d, c);
     const { message } = findings.find((f) => f.rule === 'changed-since-checked') ?? {};
     expect(state === 'checked').toBe(message === undefined && state !== 'leaks');
     return message;
@@ -138,7 +140,7 @@ describe('a line that was checked', () => {
       hoses: other(catalogue.hoses),
       hoseEnds: other(catalogue.hoseEnds),
     };
-    const { findings } = assembleLine(signed, document, renamed);
+    const { findings } = judgedLine(signed, document, renamed);
     expect(new Set(findings.map((f) => f.rule))).toEqual(new Set(['part-retired']));
     const called = <R extends { id: string }>(rows: readonly R[], field: 'name' | 'label'): R[] =>
       rows.map((r) => ({ ...r, [field]: 'B' }));

@@ -2,7 +2,6 @@ import { userOfPort, type Catalogue, type Component, type JobDocument, type Port
 import { usualSealRules, type SealRules } from '../supplies/index.js';
 import { assembleFrom } from './assemble-line.js';
 import type { AssembledLine, LineJoint } from './assembled-line.js';
-import type { Finding } from './findings.js';
 import { graphOf, type JobGraph } from './job-graph.js';
 import { answersStand, lookupsIn, noting, type Asked } from './lookups.js';
 
@@ -35,7 +34,6 @@ export interface AssembledJob {
   /** The lines in which a part of the catalogue stands, by its id. */
   readonly linesByPart: ReadonlyMap<string, readonly AssembledLine[]>;
   readonly graph: JobGraph;
-  readonly findings: readonly Finding[];
 }
 
 /** What was looked up for a line, to tell whether it must be put together again. */
@@ -86,7 +84,6 @@ export function assembleJob(
       previous.document.ports === document.ports
         ? previous.graph
         : graphOf(document, lines, catalogue),
-    findings: ofLines.findings,
   };
 }
 
@@ -119,7 +116,7 @@ function indexOf(document: JobDocument): DocumentIndex {
   };
 }
 
-function indicesOf(lines: readonly AssembledLine[]): Pick<AssembledJob, 'lineById' | 'jointByKey' | 'linesByPart' | 'findings'> {
+function indicesOf(lines: readonly AssembledLine[]): Pick<AssembledJob, 'lineById' | 'jointByKey' | 'linesByPart'> {
   const linesByPart = new Map<string, AssembledLine[]>();
   for (const line of lines)
     for (const id of partIdsIn(line)) {
@@ -131,7 +128,6 @@ function indicesOf(lines: readonly AssembledLine[]): Pick<AssembledJob, 'lineByI
     lineById: new Map(lines.map((line) => [line.line.id, line])),
     jointByKey: new Map(lines.flatMap((line) => line.joints.map((joint) => [jointKey(line.line.id, joint.id), { line, joint }] as const))),
     linesByPart,
-    findings: lines.flatMap((line) => line.findings),
   };
 }
 

@@ -3,7 +3,6 @@ import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import { portCases, type Component, type Line, type LineWay, type Piece, type Port } from '../job/index.js';
 import type { Mating, Metal } from '../seals/index.js';
-import type { Finding } from './findings.js';
 
 /** A fitting in its place: it meets what comes before with the one end, what comes after with the other. */
 export interface PlacedFitting {
@@ -66,6 +65,8 @@ export interface AssembledPiece {
   readonly endA?: HoseEnd;
   readonly endB?: HoseEnd;
   readonly cut?: CutArithmetic;
+  /** Why it has no cut length, although both ends and a length are given. */
+  readonly cutProblem?: { readonly message: string; readonly hint: string };
 }
 
 /** `sealed`: nothing is added. `needs`: it seals with a washer, ring or sealant that must be there. `made`: made up on the engine. */
@@ -123,10 +124,7 @@ export interface AssembledLine {
   readonly ways: readonly AssembledWay[];
   readonly pieces: readonly AssembledPiece[];
   readonly joints: readonly LineJoint[];
-  /** What is open or wrong; advice does not hold a line back. */
-  readonly findings: readonly Finding[];
   readonly leastBoreMm?: number;
-  readonly state: 'open' | 'leaks' | 'seals' | 'checked';
   /** A hash of each thing that is looked at when the line is checked. */
   readonly digest: Readonly<Record<string, string>>;
 }

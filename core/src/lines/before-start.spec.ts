@@ -1,7 +1,7 @@
 import { catalogue, document } from '../../testing/sample-job.js';
 import { rowIds, runCommands, type CommandOf } from '../commands/index.js';
 import { readJobFile, writeJobFile, type Found, type JobDocument } from '../job/index.js';
-import { assembleJob, openBeforeStart } from './index.js';
+import { judgeJob, standsBefore } from '../audit/index.js';
 
 const edit = (d: JobDocument, set: CommandOf<'edit-line'>['set']): JobDocument =>
   runCommands(d, [{ do: 'edit-line', id: 'line1', version: 3, set }], {
@@ -9,7 +9,7 @@ const edit = (d: JobDocument, set: CommandOf<'edit-line'>['set']): JobDocument =
     parts: catalogue,
     versions: 'ignore',
   }).document;
-const [first, second] = assembleJob(document, catalogue).lines[0]!.joints;
+const [first, second] = judgeJob(document, catalogue).lines[0]!.joints;
 const found = (more: Partial<Found> = {}): Found => ({
   joint: second!.id,
   state: 'tape on a cone',
@@ -17,7 +17,9 @@ const found = (more: Partial<Found> = {}): Found => ({
   words: '',
   ...more,
 });
-const open = (d: JobDocument): string[] => openBeforeStart(assembleJob(d, catalogue)).map((f) => f.message);
+const left = (d: JobDocument) =>
+  standsBefore(judgeJob(d, catalogue).findings, 'start').filter(({ rule }) => ['provisional', 'as-found-open'].includes(rule));
+const open = (d: JobDocument): string[] => left(d).map((f) => f.message);
 
 describe('what must be gone before the engine is started', () => {
   it('is what is provisional: joints, fittings, hoses', () => {
@@ -25,7 +27,7 @@ describe('what must be gone before the engine is started', () => {
     const d = edit(document, { provisional: [first!.id, key, key, 'nobody'] });
     expect(d.lines[0]!.provisional).toEqual([first!.id, key]);
     expect(open(d)).toEqual(['Joint 1 is provisional.', 'Adapter, m14x1.5 m washer to an6 m is provisional.']);
-    const [finding] = openBeforeStart(assembleJob(d, catalogue));
+    const [finding] = left(d);
     const { document: after } = runCommands(d, finding!.remedies[0]!.commands, { newId: () => 'x', parts: catalogue, versions: 'ignore' });
     expect(after.lines[0]!.provisional).toEqual([key]);
     expect(edit(d, { provisional: [] }).lines[0]).not.toHaveProperty('provisional');
@@ -36,7 +38,7 @@ describe('what must be gone before the engine is started', () => {
   it('is what was found bad and is still as it was; it holds no line back', () => {
     const d = edit(document, { found: [found({ words: ' white tape ' })] });
     expect(open(d)).toEqual(['Joint 2 was found so: tape on a cone (white tape). Nothing is done about it yet.']);
-    expect(assembleJob(d, catalogue).lines[0]!.state).toBe('seals');
+    expect(judgeJob(d, catalogue).lines[0]!.state).toBe('seals');
     expect(open(edit(document, { found: [found({ action: 'made up anew' })] }))).toEqual([]);
     expect(open(edit(document, { found: [found({ state: 'sound' })] }))).toEqual([]);
   });

@@ -1,3 +1,5 @@
+import { leakAt } from '../audit/index.js';
+import { judgedJob, judgedLine } from '../../testing/judged.js';
 import fc from 'fast-check';
 import { catalogue, document, feed, line, ports, withAngle, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
@@ -8,8 +10,6 @@ import { partsList } from '../purchasing/index.js';
 import { closingOf, usualWeights } from '../chains/index.js';
 import {
   asKept,
-  assembleJob,
-  assembleLine,
   boreLeads,
   chooseTogether,
   differenceBetween,
@@ -38,13 +38,13 @@ const atA = asKept(kept);
 const mine = (way: Partial<KeptWay> = {}) => withWay(feed, 0, way.fittings ?? atA.fittings, way.branches ?? atA.branches);
 const assemble = (way: Partial<KeptWay>, d: JobDocument = withPorts({})) => {
   const own = mine(way);
-  return assembleLine(own, { ...d, lines: [own, ...d.lines.slice(1)] }, catalogue);
+  return judgedLine(own, { ...d, lines: [own, ...d.lines.slice(1)] }, catalogue);
 };
 const rules = (a: ReturnType<typeof assemble>) => a.findings.map((p) => p.rule);
 
 describe('a displaced sensor', () => {
   it('is a problem until it has a place', () => {
-    const bare = assembleLine(feed, withPorts({}), catalogue);
+    const bare = judgedLine(feed, withPorts({}), catalogue);
     expect(bare.findings).toMatchObject([{ rule: 'sensor-without-place', at: { way: 0, portId: 'gallery' }, severity: 'open' }]);
     expect(bare.findings[0]!.message).toContain('pressure switch');
   });
@@ -88,7 +88,7 @@ describe('a displaced sensor', () => {
       { kind: 'line', line: { number: 2 } },
     ]);
     const moved = (movedTo: NonNullable<Port['sensor']>['movedTo']) =>
-      assembleLine(
+      judgedLine(
         feed,
         { ...d, ports: d.ports.map((p) => (p.id === 'gallery' ? { ...seated, sensor: { ...sensor, movedTo } } : p)) },
         catalogue,
@@ -112,7 +112,7 @@ describe('a displaced sensor', () => {
   });
 
   it('needs its parts and seals on the parts list', () => {
-    const rows = partsList(assembleJob(withPorts({ lines: [mine()] }), catalogue)).rows;
+    const rows = partsList(judgedJob(withPorts({ lines: [mine()] }), catalogue)).rows;
     for (const { id } of kept.fittings) expect(rows.find((r) => r.id === id)?.quantity).toBeGreaterThan(0);
     const washers = rows.filter((r) => r.id.startsWith('washer copper')).reduce((sum, r) => sum + r.quantity, 0);
     expect(washers).toBe(kept.joints.concat(kept.branches[0]!.joints).filter((j) => j.kind === 'washer').length);
@@ -143,7 +143,7 @@ describe('an open end', () => {
     const all = { ...catalogue, fittings: standardFittings() };
     const ended = (...fittings: readonly { id: string; inEnd: number; outEnd: number }[]) => {
       const own = mine({ fittings: tee, branches: [{ at: 0, end: 2, to: 'plug', fittings: [...fittings] }] });
-      return assembleLine(own, withPorts({ lines: [own] }, ports.gallery), all);
+      return judgedLine(own, withPorts({ lines: [own] }, ports.gallery), all);
     };
     const valve = closingOf(parseConnector('m14x1.5 f washer'), all.fittings, 'valve')!;
     expect(valve.name).toMatch(/^Drain valve, m14x1.5/);
@@ -162,14 +162,14 @@ describe('an open end', () => {
     const other = line(7, { from: stub, to: ports.inlet, hose: 'ptfe-6', angles: [0, 45] });
     const own = mine({ fittings: tee, branches });
     const d = withPorts({ ports: [...document.ports, stub], lines: [own, other] }, ports.gallery);
-    const put = assembleLine(own, d, catalogue);
+    const put = judgedLine(own, d, catalogue);
     expect(put.ways[0]!.branches[0]).toMatchObject({ to: 'line', lineNumber: 7 });
     expect(rules(put)).toEqual([]);
     const told = (l: typeof own, on: JobDocument, rule: string) =>
-      assembleLine(l, on, catalogue).findings.find((p) => p.rule === rule)?.message;
+      judgedLine(l, on, catalogue).findings.find((p) => p.rule === rule)?.message;
     expect(told(own, { ...d, lines: [own] }, 'branch-line-missing')).toContain('No line runs from');
     const wrong = { ...d, ports: d.ports.map((p) => (p.id === 'stub' ? { ...p, connector: parseConnector('an6 m') } : p)) };
-    expect(assembleLine(own, wrong, catalogue).state).toBe('leaks');
+    expect(judgedLine(own, wrong, catalogue).state).toBe('leaks');
     expect(told(other, { ...d, lines: [other] }, 'open-end-gone')).toContain('no longer there');
   });
 });
@@ -180,10 +180,10 @@ describe('a chain whose part is gone', () => {
       ...catalogue,
       fittings: catalogue.fittings.map((f) => (f.id === 'm14x1.5mwasher+an6m' ? { ...f, retired: true } : f)),
     };
-    const line = assembleLine(feed, document, retired);
+    const line = judgedLine(feed, document, retired);
     expect(line.ways[0]!.fittings).toHaveLength(1);
-    expect(line.findings).toMatchObject([{ rule: 'part-retired', severity: 'attention' }]);
-    const unknown = assembleLine(withWay(feed, 0, [{ id: 'ghost', inEnd: 0, outEnd: 1 }]), document, catalogue);
+    expect(line.findings).toMatchObject([{ rule: 'part-retired', severity: 'risk' }]);
+    const unknown = judgedLine(withWay(feed, 0, [{ id: 'ghost', inEnd: 0, outEnd: 1 }]), document, catalogue);
     expect(unknown.ways[0]!.fittings).toBeUndefined();
     expect(unknown.findings.find((p) => p.rule === 'part-gone')!.message).toContain('ghost');
   });
@@ -191,12 +191,12 @@ describe('a chain whose part is gone', () => {
 
 describe('a joint', () => {
   it('is sealed, needs something, leaks or is made', () => {
-    const first = assembleLine(feed, document, catalogue);
+    const first = judgedLine(feed, document, catalogue);
     expect(first.joints.map((j) => j.state)).toEqual(['needs', 'sealed', 'sealed', 'sealed', 'sealed', 'needs']);
-    const made = assembleLine({ ...feed, made: [first.joints[0]!.id, 'gone>gone'] }, document, catalogue);
+    const made = judgedLine({ ...feed, made: [first.joints[0]!.id, 'gone>gone'] }, document, catalogue);
     expect(made.joints[0]!.state).toBe('made');
     const wrong = withWay({ ...feed, made: first.joints.map((j) => j.id) }, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]);
-    expect(assembleLine(wrong, document, catalogue).joints.map((j) => j.state)).toContain('leaks');
+    expect(judgedLine(wrong, document, catalogue).joints.map((j) => j.state)).toContain('leaks');
   });
 });
 
@@ -210,7 +210,7 @@ describe('the sheet of a line with a tee', () => {
   });
 
   it('shows a throat where a fitting is narrower than the hose end', () => {
-    const narrow = assembleLine(withAngle(withWay(feed, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]), 'B', 0), document, catalogue);
+    const narrow = judgedLine(withAngle(withWay(feed, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]), 'B', 0), document, catalogue);
     const sheet = runSheet(narrow, { width: 780, height: 362, jobNumber: '1', system: 'metric' });
     expect(sheet.shapes.some((s) => s.kind === 'area' && s.fill === 'throat')).toBe(true);
     expect(sheet.shapes.some((s) => s.kind === 'text' && s.text.startsWith('⌀'))).toBe(true);
@@ -240,7 +240,8 @@ describe('ways', () => {
 
 describe('a whole job', () => {
   const solve = (d: JobDocument, decidedToo = false): { solved: SolvedJob; steps: number } => {
-    const work = solveJob(assembleJob(d, catalogue), { weights: usualWeights, decidedToo });
+    const job = judgedJob(d, catalogue);
+    const work = solveJob(job, { weights: usualWeights, decidedToo, leakAt: leakAt(job) });
     for (let steps = 0; ; steps++) {
       const next = work.next();
       if (next.done) return { solved: next.value, steps };
@@ -252,7 +253,7 @@ describe('a whole job', () => {
   it('takes of a drain what its list has first: the fewest joints, and the widest of them', () => {
     const drainOf = (service: 'turbo-drain' | 'cooler') => ({ ...document, lines: [{ ...open(document.lines[1]!), service }] });
     for (const { at, way } of solve(drainOf('turbo-drain')).solved.ends) {
-      const { lines } = assembleJob(drainOf('turbo-drain'), catalogue);
+      const { lines } = judgedJob(drainOf('turbo-drain'), catalogue);
       const listed = waysAcross(gapOf(lines[0]!.ways[at]!)!, catalogue, { weights: usualWeights, boreLeads: true }).ways;
       expect([way!.jointCount, way!.leastBoreMm]).toEqual([listed[0]!.jointCount, listed[0]!.leastBoreMm]);
       expect(Math.min(...listed.map((w) => w.leastBoreMm))).toBeGreaterThanOrEqual(DRAIN_BORE_MM);
@@ -303,7 +304,7 @@ describe('a whole job', () => {
     }));
     const d = { ...document, ports: [...document.ports, ...['one', 'two', 'three'].map(other)], lines };
     const supply = (shelf: number) => {
-      const work = solveJob(assembleJob(d, stocked(shelf)), { weights: usualWeights });
+      const work = solveJob(judgedJob(d, stocked(shelf)), { weights: usualWeights });
       let next = work.next();
       while (!next.done) next = work.next();
       return next.value.ends.map((e) => [e.lineNumber, e.toOrder, e.leadDays]);

@@ -2,6 +2,7 @@ import { formatConnector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import { formatPortThread, portDigestKey, type Checked } from '../job/index.js';
+import { contentHash as hash } from '../schema/index.js';
 import { FLANGE_BOLT, type Consumable } from '../seals/index.js';
 import { digestByNames } from './digest-by-names.js';
 import { partsIn, type Looked, type Part } from './looked-at.js';
@@ -116,19 +117,4 @@ function unnamed(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(unnamed);
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(Object.entries(value).flatMap(([key, v]) => (key === 'name' ? [] : [[key, unnamed(v)]])));
-}
-
-/** 53 bits of a text's content (two mixed 32-bit halves), as eleven letters and digits: enough to see that something is not the same. */
-function hash(value: unknown): string {
-  const text = JSON.stringify(value);
-  let a = 0xdeadbeef;
-  let b = 0x41c6ce57;
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i);
-    a = Math.imul(a ^ code, 2654435761);
-    b = Math.imul(b ^ code, 1597334677);
-  }
-  a = Math.imul(a ^ (a >>> 16), 2246822507) ^ Math.imul(b ^ (b >>> 13), 3266489909);
-  b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909);
-  return (4294967296 * (2097151 & b) + (a >>> 0)).toString(36).padStart(11, '0');
 }

@@ -16,8 +16,12 @@ export {
   type PortTerminal,
   type Terminal,
 } from './assembled-line.js';
-export { openBeforeStart, placedParts } from './before-start.js';
-export { finding, holds, lineRules, type Finding, type FindingPlace, type LineRule, type Remedy, type Severity } from './findings.js';
+export { sealUseOf } from './seal-use.js';
+export { partsIn, placedParts } from './looked-at.js';
+export { isFinal, overBy } from './assemble-piece.js';
+export { passes, placeLinks } from './assemble-way.js';
+export { changedSince } from './digest.js';
+export { isFormed } from './other-ends.js';
 export { graphOf, type GraphEdge, type GraphNode, type JobGraph } from './job-graph.js';
 export {
   asKept,
@@ -36,7 +40,7 @@ export {
   type WaysOptions,
 } from './ways.js';
 export { gapsByCase, waysByCase, type CasesAnswer, type CaseWays, type GapCase } from './ways-by-case.js';
-export { lookupsIn, type Lookups } from './lookups.js';
+export { answersStand, lookupsIn, noting, type Asked, type Lookups } from './lookups.js';
 export { howToSettle } from './uncertain-ports.js';
 export { canBeScrewedOn, otherEnds, type EndOnHose, type OtherEnd } from './other-ends.js';
 export { partsBetween, type PartBetween } from './parts-between.js';

@@ -1,3 +1,4 @@
+import { judgedJob, judgedLine } from '../../testing/judged.js';
 import fc from 'fast-check';
 import { catalogue, document } from '../../testing/sample-job.js';
 import { boundsOf, runSheet } from '../drawing/index.js';
@@ -15,7 +16,7 @@ import {
 import { cutTickets } from '../cutting/index.js';
 import { partsList } from '../purchasing/index.js';
 import { everyConnector, formatConnector, type Connector } from '../connectors/index.js';
-import { assembleJob, assembleLine, holds } from './index.js';
+import { holds } from '../findings/index.js';
 
 /** Any port the survey can hold, any line the server can store: right, wrong or half done. */
 const connector: fc.Arbitrary<Connector> = fc.constantFrom(...everyConnector());
@@ -80,7 +81,7 @@ describe('whatever a job holds', () => {
   it('its line is put together without a throw, and never called sealed while a joint is not', () => {
     fc.assert(
       fc.property(job, (d) => {
-        const line = assembleLine(d.lines[0]!, d, catalogue);
+        const line = judgedLine(d.lines[0]!, d, catalogue);
         const bad = line.joints.some((j) => j.mating.outcome !== 'seals');
         if (bad) expect(line.state).toBe('leaks');
         if (line.state === 'seals' || line.state === 'checked') {
@@ -101,7 +102,7 @@ describe('whatever a job holds', () => {
   it('its line can be drawn, on the sheet, with a balloon for every joint', () => {
     fc.assert(
       fc.property(job, (d) => {
-        const line = assembleLine(d.lines[0]!, d, catalogue);
+        const line = judgedLine(d.lines[0]!, d, catalogue);
         const drawing = runSheet(line, { width: 780, height: 362, jobNumber: '1', system: 'metric' });
         expect(drawing.shapes.filter((s) => s.kind === 'balloon')).toHaveLength(line.joints.length);
         const box = boundsOf(drawing.shapes);
@@ -116,7 +117,7 @@ describe('whatever a job holds', () => {
   it('it has either a ticket or the reasons why not, and its parts are counted once', () => {
     fc.assert(
       fc.property(job, (d) => {
-        const assembled = assembleJob(d, catalogue);
+        const assembled = judgedJob(d, catalogue);
         const { tickets, notReady } = cutTickets(assembled);
         const toCut = assembled.lines[0]!.pieces.filter(
           ({ piece, cut }) => piece.source === 'cut' || (piece.source === 'kept' && cut?.shortenMm),

@@ -1,9 +1,10 @@
+import { judgedLine } from '../../testing/judged.js';
 import { catalogue, document, drain, feed, ports, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
-import { assembleLine, jointNames, waysToHoseEnd } from './index.js';
+import { jointNames, waysToHoseEnd } from './index.js';
 import { serviceById, services } from '../job/index.js';
 
-const assemble = (l = feed, d = document) => assembleLine(l, d, catalogue);
+const assemble = (l = feed, d = document) => judgedLine(l, d, catalogue);
 
 describe('assembleLine', () => {
   it('numbers the joints from port A along the line to port B', () => {
@@ -46,7 +47,7 @@ describe('assembleLine', () => {
     };
     const { state, findings } = assemble(feed, changed);
     expect(state).toBe('leaks');
-    expect(findings.find((p) => p.rule === 'joint-leaks')!.message).toMatch(/^Joint 6 leaks: Same 9\/16-18/);
+    expect(findings.find((p) => p.rule === 'wrong-seal-face')!.message).toMatch(/^Joint 6 leaks: Same 9\/16-18/);
   });
 
   it('tells of parts, hoses and angles the catalogue does not have', () => {
@@ -56,7 +57,7 @@ describe('assembleLine', () => {
     expect(rules(withPiece(feed, { hose: null, wanted: { construction: 'ptfe', dash: 7 } }))).toContain('hose-not-known');
     expect(rules(withPiece(feed, { endB: null, wanted: { angleB: 30 } }))).toContain('end-not-chosen');
     expect(rules(withPiece(feed, { endB: 'end-ptfe-6-17' }))).toContain('end-not-chosen');
-    expect(rules(withPiece(feed, { hose: 'hose-rubber-6' }))).toContain('joint-does-not-join');
+    expect(rules(withPiece(feed, { hose: 'hose-rubber-6' }))).toContain('hose-off-its-end');
     expect(rules(withPiece(feed, { endB: 'end-fuel-6-0' }))).toContain('end-off-hose');
     expect(rules(withPiece(feed, { hose: 'hose-coolant-6' }))).toContain('hose-not-for-fluid');
     expect(rules(withPiece(feed, { length: { mm: 30, as: 'taped' } }))).toContain('length-too-short');
@@ -64,8 +65,8 @@ describe('assembleLine', () => {
 
   it('says of a hose or end that was taken out that it was, and of a fluid that it is refused', () => {
     const retired = { ...catalogue, hoses: catalogue.hoses.map((h) => ({ ...h, retired: true })) };
-    expect(assembleLine(feed, document, retired).findings).toMatchObject([{ rule: 'part-retired', at: { piece: 'p1' } }]);
-    expect(assemble({ ...feed, fluid: 'brake fluid' }).findings.map((f) => f.rule)).toEqual(['hose-not-for-fluid', 'fluid-refused']);
+    expect(judgedLine(feed, document, retired).findings).toMatchObject([{ rule: 'part-retired', at: { partId: 'hose-ptfe-6' } }]);
+    expect(assemble({ ...feed, fluid: 'brake fluid' }).findings.map((f) => f.rule)).toEqual(['fluid-refused', 'hose-not-for-fluid']);
     expect(assemble({ ...feed, service: 'other', fluid: 'coolant' }).state).toBe('seals');
     // fuel that runs charges a plain core
     const { findings } = assemble({ ...feed, service: 'other', fluid: 'methanol' });

@@ -1,14 +1,15 @@
+import { judgedJob, judgedLine } from '../../testing/judged.js';
 import { catalogue, document, drain, feed, ports, withPiece, withWay } from '../../testing/sample-job.js';
 import { usualWeights } from '../chains/index.js';
 import { formatConnector, parseConnector } from '../connectors/index.js';
 import type { Hose } from '../hose/index.js';
 import { checkPart, findHoseEnd } from '../job/index.js';
-import { assembleJob, assembleLine, gapOf, otherEnds, solveJob, takeWayCommands, waysAcross } from './index.js';
+import { gapOf, otherEnds, solveJob, takeWayCommands, waysAcross } from './index.js';
 import { inHouseUnits } from '../units/index.js';
 
 /** With a far end that is not bent. */
 const straight = withPiece(feed, { endB: 'end-ptfe-6-0' });
-const way = (line = feed, at = 0) => assembleLine(line, document, catalogue).ways[at]!;
+const way = (line = feed, at = 0) => judgedLine(line, document, catalogue).ways[at]!;
 const ask = (line = feed, at = 0, wishes = {}) => waysAcross(gapOf(way(line, at))!, catalogue, { wishes });
 const goals = (id: string, far: string | null = null, leastBoreMm = 0) => {
   const { construction, dash } = findHoseEnd(catalogue, id)!;
@@ -84,7 +85,7 @@ describe('ways to the other ends of a hose', () => {
 describe('all ends solved together', () => {
   const solved = (parts = catalogue) => {
     const open = withWay(withWay(feed, 0, null), 1, null);
-    const work = solveJob(assembleJob({ ...document, lines: [open] }, parts), { weights: usualWeights });
+    const work = solveJob(judgedJob({ ...document, lines: [open] }, parts), { weights: usualWeights });
     for (let step = work.next(); ; step = work.next()) if (step.done) return step.value.ends;
   };
 
@@ -112,13 +113,13 @@ describe('a hose in the store', () => {
 });
 
 describe('a line says of its hose', () => {
-  const rules = (line = feed, d = document) => assembleLine(line, d, catalogue).findings;
+  const rules = (line = feed, d = document) => judgedLine(line, d, catalogue).findings;
 
   it('that neither of its ends turns', () => {
     const direct = withWay(withPiece(feed, { endA: 'end-ptfe-6-0-m14x1.5mwasher' }), 0, []);
     expect(rules(direct).some((f) => f.rule === 'hose-cannot-turn')).toBe(false);
     const rigid = withWay(withPiece(direct, { endB: 'end-ptfe-6-0-orb6m' }), 1, []);
-    expect(rules(rigid).find((f) => f.rule === 'hose-cannot-turn')).toMatchObject({ at: { piece: 'p1' }, severity: 'attention' });
+    expect(rules(rigid).find((f) => f.rule === 'hose-cannot-turn')).toMatchObject({ at: { piece: 'p1' }, severity: 'leak' });
     // the swivel may be on the other side of the joint
     const swivel = { ...document, ports: document.ports.map((p) => (p.id === 'inlet' ? { ...p, connector: parseConnector('an6 m') } : p)) };
     expect(rules(withWay(withPiece(direct, { endB: 'end-ptfe-6-0' }), 1, []), swivel).some((f) => f.rule === 'hose-cannot-turn')).toBe(
@@ -152,12 +153,12 @@ describe('a line says of its hose', () => {
     // one that is on the car is not opened to be shortened
     const kept = withPiece(crimped, { source: 'kept', hasMm: 900 });
     expect(rules(kept).map((f) => f.rule)).toEqual(['made-hose-too-long']);
-    expect(assembleLine(kept, document, catalogue).pieces[0]!.cut!.shortenMm).toBeUndefined();
+    expect(judgedLine(kept, document, catalogue).pieces[0]!.cut!.shortenMm).toBeUndefined();
   });
 
   it('nothing of the nuts of a hard line, which turn on it; and makes no joint of a flare and its tube', () => {
     const tube = withPiece(feed, { hose: 'hose-steel-tube-6', endA: 'end-steel-tube-6-0', endB: 'end-steel-tube-6-0' });
-    const line = assembleLine(tube, document, catalogue);
+    const line = judgedLine(tube, document, catalogue);
     expect(line.findings).toEqual([]);
     expect(line.joints.map((j) => j.mating.kind)).toEqual(['washer', 'cone', 'cone', 'o-ring']);
     // stiff: no slack, and what both flares take is added
@@ -179,8 +180,8 @@ describe('a line says of its hose', () => {
         { id: 'kegm10x1m+an6m', name: 'Keg', ends: [parseConnector('keg m10x1 m'), parseConnector('an6 m')] },
       ],
     };
-    expect(assembleLine(risky, keg, made).findings.find((f) => f.rule === 'joint-at-risk')).toMatchObject({
-      severity: 'advice',
+    expect(judgedLine(risky, keg, made).findings.find((f) => f.rule === 'joint-at-risk')).toMatchObject({
+      severity: 'risk',
       message: expect.stringMatching(/^Joint 1 seals only at a risk: /) as string,
     });
   });

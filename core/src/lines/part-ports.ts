@@ -1,24 +1,7 @@
 import type { Command } from '../commands/index.js';
 import { formatConnector, sameConnector } from '../connectors/index.js';
 import { endName, type Fitting } from '../fittings/index.js';
-import type { Component, Line, Port } from '../job/index.js';
-import type { PortTerminal } from './assembled-line.js';
-import { finding, type Finding } from './findings.js';
-
-/** What is wrong with a port as an end of the part that its component is: the part is gone, taken out, or has another end there now. */
-export function partPortFindings(line: Line, { component, port, part }: PortTerminal): Finding[] {
-  if (!component.part) return [];
-  const at = { lineId: line.id, portId: port.id };
-  if (!part)
-    return [finding('component-part-gone', at, `${component.name} is a part "${component.part.id}" that the catalogue no longer has.`)];
-  const retired = part.retired
-    ? [finding('part-retired', at, `${part.name} has been taken out of the catalogue. ${component.name} is one.`)]
-    : [];
-  const off = portOffPart(port, part);
-  if (!off) return retired;
-  const remedies = part.ends[port.end!] ? [{ label: 'Take the threads of the part', commands: [takeThreads(component)] }] : [];
-  return [...retired, finding('port-off-part', at, `${component.name}, ${off}`, { remedies })];
-}
+import type { Component, Port } from '../job/index.js';
 
 /** How a port differs from the end of the part that it is, in words; undefined where it does not, or is no end. */
 export function portOffPart(port: Port, part: Fitting): string | undefined {

@@ -1,3 +1,4 @@
+import { judgedLine } from '../../testing/judged.js';
 import { catalogue, document, feed, jobOf, ports, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
 import { usualWeights } from '../chains/index.js';
@@ -5,7 +6,7 @@ import { cutTickets } from '../cutting/index.js';
 import { boundsOf, pieceDrawing, runSheet, type BalloonShape, type TextShape } from '../drawing/index.js';
 import type { Line, Piece } from '../job/index.js';
 import { partsList } from '../purchasing/index.js';
-import { asKept, assembleLine, gapOf, keptWay, partsBetween, solveJob, waysAcross, type Gap } from './index.js';
+import { asKept, gapOf, keptWay, partsBetween, solveJob, waysAcross, type Gap } from './index.js';
 import { inHouseUnits, taped } from '../units/index.js';
 
 const hose = (key: string, more: Partial<Piece> = {}): Piece => ({
@@ -24,7 +25,7 @@ const two: Line = withWay(
 );
 /** A stack of fittings from a boss to a pipe thread. */
 const stack: Line = { ...feed, id: 'stack', number: 5, order: 5, pieces: [], ways: [{ chosen: null }], portA: 'drain', portB: 'pan' };
-const put = (line: Line) => assembleLine(line, document, catalogue);
+const put = (line: Line) => judgedLine(line, document, catalogue);
 const sheet = (line: Line) => runSheet(put(line), { width: 780, height: 362, jobNumber: '2403', system: 'metric' });
 const texts = (line: Line) =>
   sheet(line)

@@ -1,12 +1,9 @@
 import { solveChains, type Chain, type ChainWeights } from '../chains/index.js';
 import type { Connector } from '../connectors/index.js';
 import type { Fitting } from '../fittings/index.js';
-import { fluidNamed, fluidOfPort, userOfPort, type Catalogue, type JobDocument, type Line, type Port } from '../job/index.js';
+import { fluidNamed, fluidOfPort, userOfPort, type Catalogue, type JobDocument, type Port } from '../job/index.js';
 import { mate, type Mating } from '../seals/index.js';
-import type { PortTerminal } from './assembled-line.js';
-import { finding, type Finding, type FindingPlace } from './findings.js';
 import type { Lookups } from './lookups.js';
-import { sensorMisfit } from './sensor-misfit.js';
 
 /** A free port that takes a sensor, and how. */
 export interface SensorPlace {
@@ -46,29 +43,6 @@ export function placesForSensor(
 function isFree(port: Port, document: JobDocument, besides: string): boolean {
   const user = userOfPort(port, document);
   return !port.openEnd && (user === undefined || (user.kind === 'sensor' && user.from?.id === besides));
-}
-
-/** What is wrong with the sensor that sat in a port of the line: it has no place, or does not seal in the one it has. */
-export function sensorFindings(line: Line, { side, port }: PortTerminal, around: Lookups): Finding[] {
-  const { sensor } = port;
-  if (!sensor) return [];
-  const at = { lineId: line.id, portId: port.id, way: side === 'A' ? 0 : line.ways.length - 1 };
-  const misfit = sensorMisfit({ ...port, sensor: { ...sensor, movedTo: null } });
-  const own = misfit ? [finding('sensor-off-port', at, `The ${sensor.name} cannot have come out of this port: ${misfit}`)] : [];
-  if (around.isSensorKept(port.id)) return own;
-  return [...own, ...placeFindings(port, at, around)];
-}
-
-function placeFindings(port: Port, at: FindingPlace, around: Lookups): Finding[] {
-  const { name, movedTo } = port.sensor!;
-  if (!movedTo) return [finding('sensor-without-place', at, `The ${name} sits in this port and has no new place.`)];
-  const place = around.port(movedTo.portId);
-  if (!place) return [finding('sensor-place-gone', at, `The port the ${name} was to move to is gone.`)];
-  const user = around.lineNumberOn(place.id);
-  if (user !== undefined) return [finding('sensor-place-taken', at, `The ${name} was to move to ${place.label}, which L${user} uses.`)];
-  const move = sensorMove(port, around);
-  if (move?.joints.every((joint) => joint.outcome === 'seals')) return [];
-  return [finding('sensor-place-leaks', at, `The ${name} does not seal in ${place.label}.`)];
 }
 
 /** A moved sensor with what goes between it and its new port; undefined where it is not moved, or a part is not known. */

@@ -11,6 +11,8 @@ export interface JobQuery {
   readonly weights: ChainWeights;
   /** Ends that have a way that seals are solved anew as well; those of checked lines never are. */
   readonly decidedToo?: boolean;
+  /** What leaks at a way of a line as it is, in words: whoever judged the job says it. */
+  readonly leakAt?: (lineId: string, way: number) => string | undefined;
 }
 
 /** One way of a line, solved. */
@@ -110,13 +112,11 @@ interface WayToSolve {
   readonly leaks?: string;
 }
 
-function waysToSolve(line: AssembledLine, { decidedToo }: JobQuery): WayToSolve[] {
-  // a sensor that leaks in its new place is not put right by a way at this end
-  const leaks = line.findings.filter((f) => f.severity === 'leak' && f.rule !== 'sensor-place-leaks');
+function waysToSolve(line: AssembledLine, { decidedToo, leakAt }: JobQuery): WayToSolve[] {
   return line.ways
     .map((way): WayToSolve => {
-      const leak = leaks.find((f) => f.at.way === way.at);
-      return { line, way, ...(leak ? { leaks: leak.message } : {}) };
+      const leaks = leakAt?.(line.line.id, way.at);
+      return { line, way, ...(leaks === undefined ? {} : { leaks }) };
     })
     .filter(({ way, leaks: leak }) => leak !== undefined || (line.line.checked === null && (way.kept.chosen === null || decidedToo)));
 }

@@ -1,3 +1,4 @@
+import { judgedJob } from '../../testing/judged.js';
 import { randomUUID } from 'node:crypto';
 import { bodies, exchanger, filter, plate, spacer } from '../../testing/sample-bodies.js';
 import { catalogue as plain, document as sample } from '../../testing/sample-job.js';
@@ -8,7 +9,7 @@ import { rowIds, runCommands, type Command, type CommandError } from '../command
 import { componentDrawing, fittingDrawing, runSheet } from '../drawing/index.js';
 import { documentOfFile, readJobFile, writeJobFile, type Catalogue, type JobDocument, type Port } from '../job/index.js';
 import { partsList } from '../purchasing/index.js';
-import { asKept, assembleJob, gapOf, waysAcross } from './index.js';
+import { asKept, gapOf, waysAcross } from './index.js';
 import { inHouseUnits } from '../units/index.js';
 
 const catalogue: Catalogue = { ...plain, fittings: [...plain.fittings, ...bodies.map((b, i) => ({ ...b, priceMinor: 5000 + i }))] };
@@ -129,7 +130,7 @@ describe('a component that is a part of the catalogue', () => {
 });
 
 describe('a stack between block and filter', () => {
-  const job = assembleJob(stack, catalogue);
+  const job = judgedJob(stack, catalogue);
 
   it('is lines without hose, each face a joint with its ring', () => {
     const [lower, upper] = [job.lineById.get(ids.low)!, job.lineById.get(ids.high)!];
@@ -141,7 +142,7 @@ describe('a stack between block and filter', () => {
 
   it('finds its ways, a spacer between where it is asked for', () => {
     const line = run(stack, { do: 'edit-way', id: ids.high, version: 1, at: 0, set: { wishes: { use: ['spacer'] } } });
-    const found = waysAcross(gapOf(assembleJob(line, catalogue).lineById.get(ids.high)!.ways[0]!)!, catalogue, {
+    const found = waysAcross(gapOf(judgedJob(line, catalogue).lineById.get(ids.high)!.ways[0]!)!, catalogue, {
       wishes: { use: ['spacer'] },
     }).ways;
     expect(found[0]!.fittings.map((f) => f.id)).toEqual(['spacer']);
@@ -160,11 +161,11 @@ describe('a stack between block and filter', () => {
     ]);
     const taken = run(stack, { do: 'take-way', id: ids.high, version: 1, at: 0, ...asKept(way!) });
     expect(taken.ports.filter((p) => p.openEnd).map((p) => p.label)).toEqual(['to cooler, L2', 'from cooler, L2', 'gauge, L2']);
-    const open = assembleJob(taken, catalogue).findings.filter((f) => f.rule === 'branch-line-missing');
+    const open = judgedJob(taken, catalogue).findings.filter((f) => f.rule === 'branch-line-missing');
     expect(open.map((f) => f.message)).toContain('No line runs from "gauge, L2" yet.');
     const close = open.find((f) => f.message.includes('gauge'))!.remedies[0]!;
     expect(close.label).toBe('Close it: Plug, npt 1/8 m');
-    const closed = assembleJob(run(taken, ...close.commands), catalogue).lineById.get(ids.high)!;
+    const closed = judgedJob(run(taken, ...close.commands), catalogue).lineById.get(ids.high)!;
     expect(closed.ways[0]!.branches.map((b) => b.to)).toEqual(['line', 'line', 'plug']);
     const head: Fitting = { ...plate, id: 'head', ends: [plate.ends[2]!, plate.ends[3]!, plate.ends[1]!], kind: 'filter head' };
     const body = {
@@ -210,7 +211,7 @@ describe('a stack between block and filter', () => {
       { do: 'add-line', service: 'coolant', fromPortId: 'can', toPortId: portOf(cooled, exchange, 3).id },
       { do: 'add-line', service: 'cooler', fromPortId: 'drain', toPortId: portOf(cooled, exchange, 0).id },
     );
-    const { nodes, circuits } = assembleJob(wet, catalogue).graph;
+    const { nodes, circuits } = judgedJob(wet, catalogue).graph;
     expect(nodes.get(exchange)!.inside).toHaveLength(2);
     expect(nodes.get(exchange)!.part).toMatchObject({ id: exchanger.id });
     // nothing is known of what is inside block and turbo: water and oil meet there
@@ -223,15 +224,15 @@ describe('a stack between block and filter', () => {
       fittings: catalogue.fittings.map((f) => (f.id === 'plate' ? { ...f, ...change } : f)),
     });
     const ends = [{ ...plate.ends[0]!, seat: '56x66x2.7' }, ...plate.ends.slice(1)];
-    const now = assembleJob(stack, changed({ ends }), job);
+    const now = judgedJob(stack, changed({ ends }), job);
     const found = now.findings.find((f) => f.rule === 'port-off-part')!;
     expect(found.message).toMatch(/Plate, block face .* is post m20x1.5 f 56x66x2.7 in the store now/);
     const put = runCommands(stack, found.remedies[0]!.commands, { newId: rowIds(randomUUID()), parts: changed({ ends }) }).document;
     expect(portOf(put, ids.plate, 0).connector).toEqual(ends[0]);
-    expect(assembleJob(put, changed({ ends })).lineById.get(ids.low)!.state).toBe('leaks');
-    expect(assembleJob(stack, changed({ retired: true })).findings.map((f) => f.rule)).toContain('part-retired');
-    expect(assembleJob(stack, plain).findings.map((f) => f.rule)).toContain('component-part-gone');
-    const shorter = assembleJob(stack, changed({ ends: ends.slice(0, 1) })).findings.find((f) => /no longer there/.test(f.message))!;
+    expect(judgedJob(put, changed({ ends })).lineById.get(ids.low)!.state).toBe('leaks');
+    expect(judgedJob(stack, changed({ retired: true })).findings.map((f) => f.rule)).toContain('part-retired');
+    expect(judgedJob(stack, plain).findings.map((f) => f.rule)).toContain('component-part-gone');
+    const shorter = judgedJob(stack, changed({ ends: ends.slice(0, 1) })).findings.find((f) => /no longer there/.test(f.message))!;
     expect([shorter.rule, shorter.remedies]).toEqual(['port-off-part', []]);
   });
 
@@ -244,7 +245,7 @@ describe('a stack between block and filter', () => {
       fittings: [{ id: 'plate', inEnd: 2, outEnd: 3 }],
       branches: [],
     });
-    expect(assembleJob(line, catalogue).findings.map((f) => f.message)).toContain(
+    expect(judgedJob(line, catalogue).findings.map((f) => f.message)).toContain(
       'Nothing leads through plate from to cooler to from cooler.',
     );
   });

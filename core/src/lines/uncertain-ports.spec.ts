@@ -1,20 +1,12 @@
+import { judgedJob, judgedLine } from '../../testing/judged.js';
 import { catalogue, document, feed, withWay } from '../../testing/sample-job.js';
 import { rowIds, runCommands } from '../commands/index.js';
 import { parseConnector } from '../connectors/index.js';
 import { componentDrawing, runSheet } from '../drawing/index.js';
 import { parsePortThread, readJobFile, writeJobFile, type JobDocument, type Port } from '../job/index.js';
 import { usualWeights } from '../chains/index.js';
-import {
-  assembleJob,
-  assembleLine,
-  gapsByCase,
-  howToSettle,
-  placesForSensor,
-  solveJob,
-  waysByCase,
-  waysToHoseEnd,
-  type AssembledLine,
-} from './index.js';
+import { gapsByCase, howToSettle, placesForSensor, solveJob, waysByCase, waysToHoseEnd } from './index.js';
+import { leakAt, type JudgedLine } from '../audit/index.js';
 
 const context = { newId: rowIds('1b671a64-40d5-491e-99b0-da01ff1f3341'), parts: catalogue, versions: 'ignore' } as const;
 /** The sample job with its gallery logged in other words. */
@@ -22,7 +14,7 @@ const logged = (notation: string, more: Partial<Port> = {}): JobDocument => ({
   ...document,
   ports: document.ports.map((p) => (p.id === 'gallery' ? { ...p, ...parsePortThread(notation), ...more } : p)),
 });
-const feedOf = (d: JobDocument): AssembledLine => assembleLine(d.lines[0]!, d, catalogue);
+const feedOf = (d: JobDocument): JudgedLine => judgedLine(d.lines[0]!, d, catalogue);
 const byCase = (d: JobDocument) => waysByCase(gapsByCase(feedOf(d).ways[0]!), catalogue);
 const EITHER = 'm14x1.5 f washer | orb6 f';
 
@@ -68,7 +60,7 @@ describe('a line on a port that is not certain', () => {
   it('has the cases of both ports where neither is certain, and none where one is not known at all', () => {
     const d = logged(EITHER);
     const two = { ...d, ports: d.ports.map((p) => (p.id === 'inlet' ? { ...p, ...parsePortThread('orb6 f | an6 m') } : p)) };
-    const { ways } = assembleLine({ ...feed, pieces: [], ways: [{ chosen: null }] }, two, catalogue);
+    const { ways } = judgedLine({ ...feed, pieces: [], ways: [{ chosen: null }] }, two, catalogue);
     expect(gapsByCase(ways[0]!).map((c) => c.taken.map((t) => t.portId))).toEqual(Array(4).fill(['gallery', 'inlet']));
     expect(gapsByCase(feedOf(document).ways[0]!)).toEqual([]);
     const unknown = feedOf(logged('? about 14 mm'));
@@ -135,7 +127,8 @@ describe('a line on a port that is not certain', () => {
   });
 
   it('is left alone when the whole job is solved, with the reason', () => {
-    const steps = solveJob(assembleJob(logged(EITHER), catalogue), { weights: usualWeights });
+    const job = judgedJob(logged(EITHER), catalogue);
+    const steps = solveJob(job, { weights: usualWeights, leakAt: leakAt(job) });
     let step = steps.next();
     while (!step.done) step = steps.next();
     expect(step.value.ends.find((e) => e.lineNumber === 1)).toMatchObject({

@@ -1,29 +1,8 @@
-import { connectorName, connectorThread, formatConnector } from '../connectors/index.js';
-import { portCases, portThreadName, type Line, type Port } from '../job/index.js';
+import { connectorName, connectorThread } from '../connectors/index.js';
+import { portCases, type Port } from '../job/index.js';
 import { mate } from '../seals/index.js';
 import { howToTell } from '../threads/index.js';
 import type { UnitSystem } from '../units/index.js';
-import type { PortTerminal } from './assembled-line.js';
-import { finding, type Finding } from './findings.js';
-
-/** A port of the line of which the thread is not certain; each thing it may be is a button that settles it. */
-export function uncertainFindings(line: Line, { side, component, port }: PortTerminal): Finding[] {
-  if (port.connector) return [];
-  const at = { lineId: line.id, portId: port.id, way: side === 'A' ? 0 : line.ways.length - 1 };
-  const cases = portCases(port);
-  const words = `${component.name}, ${port.label}`;
-  const remedies = cases.map((connector) => ({
-    label: `It is ${connectorName(connector)}`,
-    commands: [{ do: 'edit-port' as const, id: port.id, version: port.version, set: { notation: formatConnector(connector) } }],
-  }));
-  return [
-    cases.length > 0
-      ? finding('port-uncertain', at, `${words} may be ${portThreadName(port)}.`, { remedies })
-      : finding('port-uncertain', at, `${words}: the thread is ${portThreadName(port)}.`, {
-          hint: 'Name it on the thread bench, or write in the survey what it may be: npt 1/8 f | rc 1/8 f.',
-        }),
-  ];
-}
 
 /** What must come off and what to measure, so that a port that may be several is known. */
 export function howToSettle({ sensor, ...port }: Port, system: UnitSystem = 'metric'): string[] {

@@ -1,7 +1,7 @@
 import { connectorKey } from '../connectors/index.js';
 import type { CutPiece, CutWork, GroupPlan } from '../cutting/index.js';
 import { findEntry, findSupply, type Catalogue } from '../job/index.js';
-import type { AssembledJob } from '../lines/index.js';
+import type { JudgedJob } from '../audit/index.js';
 import { comingFor, freeFor, type Coming, type Stockroom, type StoreRules } from '../stock/index.js';
 import { figureOf } from '../supplies/index.js';
 import { clipsFor } from './clips-for.js';
@@ -38,7 +38,7 @@ export interface JobNeeds {
  * pack, hose and sleeve by the cut plan, clips by their spacing, caps for what stands open meanwhile.
  */
 export function jobNeeds(
-  job: AssembledJob,
+  job: JudgedJob,
   work: CutWork,
   plans: readonly GroupPlan[],
   room: Pick<Stockroom, 'stock' | 'orders' | 'rules'>,
@@ -129,7 +129,7 @@ export function jobNeeds(
 }
 
 /** A hose that was made already has its ends on: they are not bought again. */
-function withoutMade(list: PartsList, work: CutWork, { lines }: AssembledJob): PartsList {
+function withoutMade(list: PartsList, work: CutWork, { lines }: JudgedJob): PartsList {
   const ends = new Map<string, number>();
   for (const { piece, made } of work.groups.flatMap((g) => g.done)) {
     if (made.of !== 'made') continue;
@@ -173,7 +173,7 @@ function jointsOf(catalogue: Catalogue, id: string): number | undefined {
 function spareOf(
   part: string,
   { group }: { readonly group: PartGroup },
-  { catalogue }: AssembledJob,
+  { catalogue }: JudgedJob,
   rules: StoreRules,
 ): { part: string; least?: number; percent?: number } {
   if (group === 'seals') return { part, least: rules.spareSealsLeast, percent: rules.spareSealsPercent };
@@ -187,7 +187,7 @@ function spareOf(
 
 /** A cap or plug for each end of a hose and each port that stands open until it is built; of the sizes that the catalogue has. */
 function capsFor(
-  { lines, catalogue }: AssembledJob,
+  { lines, catalogue }: JudgedJob,
   { caps }: StoreRules,
 ): { part: string; name: string; quantity: number; lines: number[] }[] {
   if (!caps) return [];

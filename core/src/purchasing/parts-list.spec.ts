@@ -1,8 +1,9 @@
+import { judgedJob } from '../../testing/judged.js';
 import { catalogue, document, drain, feed, jobOf, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
 import { standardFittings } from '../fittings/index.js';
 import type { Line } from '../job/index.js';
-import { assembleJob } from '../lines/index.js';
+import {} from '../lines/index.js';
 import { partsList, partGroups } from './index.js';
 
 describe('partsList', () => {
@@ -51,7 +52,7 @@ describe('partsList', () => {
     const bought = (id: string) => {
       const ports = document.ports.map((p) => (p.id === 'inlet' ? { ...p, connector: parseConnector('land 30x38') } : p));
       const lines = [withWay(feed, 1, [{ id, inEnd: 1, outEnd: 0 }])];
-      return partsList(assembleJob({ ...document, ports, lines }, { ...catalogue, fittings: [...fittings, faced] })).rows;
+      return partsList(judgedJob({ ...document, ports, lines }, { ...catalogue, fittings: [...fittings, faced] })).rows;
     };
     const ring = (id: string) => bought(id).some((r) => /face gasket/i.test(r.name));
     expect(bought(cap.id).some((r) => r.id === cap.id)).toBe(true);
@@ -61,13 +62,13 @@ describe('partsList', () => {
   it('takes seals from the catalogue in what the fluid asks for, with their prices; sealant by the joint', () => {
     const priced = { ...catalogue, supplies: catalogue.supplies.map((s) => ({ ...s, priceMinor: s.kind === 'sealant' ? 1200 : 50 })) };
     const rows = (service: Line['service'], fluid?: Line['fluid']) =>
-      partsList(assembleJob({ ...document, lines: [{ ...feed, service, ...(fluid ? { fluid } : {}) }, drain] }, priced)).rows;
+      partsList(judgedJob({ ...document, lines: [{ ...feed, service, ...(fluid ? { fluid } : {}) }, drain] }, priced)).rows;
     expect(rows('turbo-feed').find((r) => r.id === 'o-ring fkm AS568-906')).toMatchObject({ unitPriceMinor: 50, priceMinor: 50 });
     expect(rows('pressure').find((r) => r.id === 'sealant liquid')).toMatchObject({ unitPriceMinor: 20 });
     expect(rows('turbo-feed').some((r) => r.name.includes('ealant') && r.lines.includes(1))).toBe(false);
     expect(rows('coolant').some((r) => r.id === 'o-ring hnbr AS568-906')).toBe(true);
     expect(rows('fuel', 'methanol').some((r) => r.id === 'o-ring epdm AS568-906')).toBe(true);
-    const bare = partsList(assembleJob(document, { ...catalogue, supplies: [] })).rows;
+    const bare = partsList(judgedJob(document, { ...catalogue, supplies: [] })).rows;
     expect(bare.find((r) => r.name === 'O-ring FKM AS568-906')).not.toHaveProperty('unitPriceMinor');
   });
 });

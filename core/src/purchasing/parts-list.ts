@@ -1,21 +1,19 @@
 import { connectorName, sameConnector } from '../connectors/index.js';
-import { fluidById } from '../fluids/index.js';
 import type { Hose, HoseEnd } from '../hose/index.js';
 import { kindOf, type Fitting } from '../fittings/index.js';
 import {
   findEntry,
   findFitting,
-  fluidOf,
+  fluidOfPort,
   soldByLength,
   type Catalogue,
-  type Job,
   type JobDocument,
-  type Line,
   type PartEntry,
-  type ServiceId,
+  type Port,
 } from '../job/index.js';
-import { holds, lookupsIn, sensorMove, type AssembledJob } from '../lines/index.js';
-import type { SealantPlace } from '../seals/index.js';
+import { holdsLine, type JudgedJob } from '../audit/index.js';
+import { lookupsIn, sealUseOf, sensorMove } from '../lines/index.js';
+import { mate, type Consumable } from '../seals/index.js';
 import { figureOf, specify, supplyKind, type SealUse } from '../supplies/index.js';
 
 export type PartGroup = 'plates, filters, coolers' | 'hose ends' | 'adapters' | 'seals' | 'hose' | 'clamps and sealant';
@@ -64,7 +62,8 @@ export interface PartsList {
  * parts of the catalogue and not there yet. Parts that are already
  * chosen count even where the rest of the line is open; those lines are named as incomplete. Hose counts by its cut length.
  */
-export function partsList({ lines, document, catalogue, shop }: AssembledJob): PartsList {
+export function partsList(job: JudgedJob): PartsList {
+  const { lines, document, catalogue, shop, userByPort, componentById } = job;
   const around = lookupsIn(document, catalogue);
   const rows = new Map<string, PartRow>();
   const incomplete: number[] = [];
@@ -89,9 +88,11 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
     if (fitting) put(fittingRow(fitting), name);
   }
   for (const { fitting, component } of bungsOf(document, catalogue)) put(fitting, component);
+  for (const port of document.ports)
+    if (!userByPort.has(port.id)) for (const row of closingRows(port, job)) put(row, componentById.get(port.componentId)!.name);
   for (const { part, quantity } of document.job.beside ?? []) put(besideRow(part, quantity, catalogue), BESIDE);
   for (const { line, ways, pieces, portA, portB, joints, findings } of lines) {
-    if (findings.some(holds)) incomplete.push(line.number);
+    if (findings.some(holdsLine)) incomplete.push(line.number);
     const add = (row: NewRow): void => put(row, line.number);
     // a filler cap brings its own ring
     const caps = ways.flatMap((way) => way.fittings ?? []).filter(({ fitting }) => kindOf(fitting) === 'filler cap');
@@ -119,17 +120,10 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
     const use = sealUseOf(line, document.job);
     for (const mating of matings)
       for (const c of mating.seal?.consumables ?? []) {
-        const sealant = c.item === 'thread sealant';
-        const { part, name, none } = specify(c, use, catalogue.supplies, shop.seals);
         // a spin-on filter brings its own gasket
         const brings = [portA, portB].some((t) => t.part && kindOf(t.part) === 'spin-on filter');
-        if (none || (brings && c.item === 'filter or plate gasket') || (brought.has(mating) && c.item === 'face gasket')) continue;
-        const group = part ? supplyKind(part.kind).group : sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
-        // a pack of sealant is shared by many joints: it is counted in joints, and has no price a joint unless the pack says how many
-        const joints = part && sealant ? figureOf(part, 'joints') : undefined;
-        const price = part?.priceMinor;
-        const each = price === undefined || !sealant ? price : typeof joints === 'number' ? Math.round(price / joints) : undefined;
-        add({ group, id: part?.id ?? name, name, quantity: c.quantity, unit: sealant ? 'joint' : 'pc', ...priced(each) });
+        if ((brings && c.item === 'filter or plate gasket') || (brought.has(mating) && c.item === 'face gasket')) continue;
+        for (const row of sealRows(c, use, job)) add(row);
       }
   }
   const list = [...rows.values()].sort(
@@ -147,6 +141,37 @@ export function partsList({ lines, document, catalogue, shop }: AssembledJob): P
 export const BESIDE = 'beside the lines';
 
 type NewRow = Omit<PartRow, 'lines' | 'components' | 'priceMinor'>;
+
+/** What a joint takes beside its two parts; nothing where nothing is to be put there. */
+function sealRows(c: Consumable, use: SealUse, { catalogue, shop }: Pick<JudgedJob, 'catalogue' | 'shop'>): NewRow[] {
+  const sealant = c.item === 'thread sealant';
+  const { part, name, none } = specify(c, use, catalogue.supplies, shop.seals);
+  if (none) return [];
+  const group = part ? supplyKind(part.kind).group : sealant || c.item === 'hose clamp' ? 'clamps and sealant' : 'seals';
+  // a pack of sealant is shared by many joints: it is counted in joints, and has no price a joint unless the pack says how many
+  const joints = part && sealant ? figureOf(part, 'joints') : undefined;
+  const price = part?.priceMinor;
+  const each = price === undefined || !sealant ? price : typeof joints === 'number' ? Math.round(price / joints) : undefined;
+  return [{ group, id: part?.id ?? name, name, quantity: c.quantity, unit: sealant ? 'joint' : 'pc', ...priced(each) }];
+}
+
+/** By what is named on a port; fuel on the strict side: it may hold alcohol. */
+const FLUID_OF = { oil: 'engine oil', fuel: 'petrol with alcohol', coolant: 'coolant', air: 'air', 'brake fluid': 'brake fluid' } as const;
+
+/** What closes a port that nothing runs from, with what it seals by. */
+function closingRows(port: Port, job: JudgedJob): NewRow[] {
+  let exposed = port.connector ?? undefined;
+  const rows: NewRow[] = [];
+  for (const { id, inEnd, outEnd } of port.closed?.fittings ?? []) {
+    const fitting = findFitting(job.catalogue, id);
+    const inner = fitting?.ends[inEnd];
+    if (!fitting || !inner || !exposed) return rows;
+    const use = { fluid: FLUID_OF[fluidOfPort(port, job.document) ?? 'oil'] };
+    rows.push(fittingRow(fitting), ...(mate(exposed, inner).seal?.consumables ?? []).flatMap((c) => sealRows(c, use, job)));
+    exposed = fitting.ends[outEnd];
+  }
+  return rows;
+}
 
 /** A part that was added by hand, by the piece or by its length. */
 function besideRow(id: string, quantity: number, catalogue: Catalogue): NewRow {
@@ -200,19 +225,4 @@ function keptOf(entry: PartEntry | undefined): Pick<PartRow, 'shelf' | 'leadDays
 
 function priced(unitPriceMinor: number | undefined): { unitPriceMinor?: number } {
   return unitPriceMinor === undefined ? {} : { unitPriceMinor };
-}
-
-/** What the seals of a line must bear; the cold start is the job's. */
-export function sealUseOf(line: Line, { running }: Pick<Job, 'running'> = {}): SealUse {
-  const fluid = fluidOf(line);
-  const { group, hotC } = fluidById(fluid);
-  const said = line.flow?.hottestC ?? (group === 'oil' ? running?.hottestC : undefined) ?? hotC;
-  const coldC = running?.coldC;
-  return { fluid, hotC: Math.max(hotC, said), place: placeOf(line.service), ...(coldC === undefined ? {} : { coldC }) };
-}
-
-function placeOf(service: ServiceId): SealantPlace {
-  if (service === 'turbo-feed') return 'turbo feed';
-  if (service.startsWith('fuel')) return 'fuel';
-  return service.startsWith('coolant') || service === 'heater' ? 'coolant' : 'general';
 }

@@ -1,5 +1,5 @@
 import { findEntry, soldByLength } from '../job/index.js';
-import type { AssembledJob } from '../lines/index.js';
+import type { JudgedJob } from '../audit/index.js';
 import { partsList } from './parts-list.js';
 import type { Carried, LineNeed } from './spares.js';
 import { substitutesFor } from './substitutes.js';
@@ -8,7 +8,7 @@ import { substitutesFor } from './substitutes.js';
  * What spares are chosen from: what each line of a job would need to be made anew, and for each part what could be carried for it. A line that asks for
  * nothing of the catalogue is not asked for.
  */
-export function sparesProblem(job: AssembledJob): { readonly lines: readonly LineNeed[]; readonly carried: readonly Carried[] } {
+export function sparesProblem(job: JudgedJob): { readonly lines: readonly LineNeed[]; readonly carried: readonly Carried[] } {
   const document = { ...job.document, components: [] };
   const lines = job.lines.map((one): LineNeed => {
     const { rows } = partsList({ ...job, document, lines: [one] });

@@ -5,5 +5,6 @@ export type { Frozen } from './frozen.js';
 export { Uuid } from './uuid.js';
 export { Day } from './day.js';
 export { Words, WordsOrNone, Text, wordsProblem, holdsUnseen } from './plain-words.js';
+export { contentHash } from './content-hash.js';
 export { folded } from './folded.js';
 export { bytes, counts, letters, limitProblem, listLimits, rates, type TextLimit } from './limits.js';

@@ -34,6 +34,8 @@ export const letters = {
   initials: 12,
   /** `PO-0012`, `2403-L4/2`, `H-0031`. */
   paperNumber: 40,
+  /** The place of a finding by one name: up to four ids. */
+  findingPlace: 320,
 } as const;
 export type TextLimit = keyof typeof letters;
 
@@ -66,6 +68,7 @@ export const counts = {
   jobsOnStock: 60,
   lengthsReserved: 500,
   partsBeside: 200,
+  waiversOfJob: 200,
   /** Problems of one request for plans, and what stands in each. */
   cutProblems: 60,
   cutStock: 400,

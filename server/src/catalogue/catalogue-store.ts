@@ -90,7 +90,7 @@ export async function readSealRules(db: Knex): Promise<SealRulesRow> {
 }
 
 /** What flow is reckoned with; what a row of an earlier time does not say is as usual. */
-async function readFlowRules(db: Knex): Promise<FlowRulesRow> {
+export async function readFlowRules(db: Knex): Promise<FlowRulesRow> {
   const [row] = await listRows(db, 'flowRules', { name: 'flow-rules' });
   return row ? { ...row, rules: { ...usualFlowRules, ...row.rules } } : { id: 'flow-rules', rules: usualFlowRules, version: 0 };
 }

@@ -42,11 +42,12 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'jobs',
     key: 'id',
     order: 'number',
-    toColumns: ({ updatedAt, running, neededBy, beside, ...job }) => ({
+    toColumns: ({ updatedAt, running, neededBy, beside, waivers, ...job }) => ({
       ...job,
       running: jsonOrNull(running),
       needed_by: neededBy ?? null,
       beside: listOrNull(beside),
+      waivers: listOrNull(waivers),
       updated_at: new Date(updatedAt),
     }),
     fromColumns: (c) => ({
@@ -58,6 +59,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       ...(c['running'] ? { running: fromJson<NonNullable<Rows['job']['running']>>(c['running']) } : {}),
       ...(c['needed_by'] ? { neededBy: c['needed_by'] as string } : {}),
       ...(c['beside'] ? { beside: fromJson<NonNullable<Rows['job']['beside']>>(c['beside']) } : {}),
+      ...(c['waivers'] ? { waivers: fromJson<NonNullable<Rows['job']['waivers']>>(c['waivers']) } : {}),
       version: c['version'] as number,
       updatedAt: (c['updated_at'] as Date).toISOString(),
     }),
@@ -90,9 +92,10 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'ports',
     key: 'id',
     order: 'order',
-    toColumns: ({ jobId, componentId, connector, maybe, said, sensor, openEnd, end, ...port }) => ({
+    toColumns: ({ jobId, componentId, connector, maybe, said, sensor, closed, openEnd, end, ...port }) => ({
       ...port,
       sensor: sensor ? JSON.stringify(sensor) : null,
+      closed: closed ? JSON.stringify(closed) : null,
       open_end: openEnd ?? false,
       part_end: end ?? null,
       job_id: jobId,
@@ -108,6 +111,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       note: c['note'] as string,
       order: c['order'] as number,
       ...(c['sensor'] ? { sensor: fromJson<NonNullable<Port['sensor']>>(c['sensor']) } : {}),
+      ...(c['closed'] ? { closed: fromJson<NonNullable<Port['closed']>>(c['closed']) } : {}),
       ...(c['open_end'] ? { openEnd: true } : {}),
       ...(c['part_end'] === null ? {} : { end: c['part_end'] as number }),
       version: c['version'] as number,

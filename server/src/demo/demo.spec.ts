@@ -1,11 +1,11 @@
-import { assembleJob, checkPart, cutTickets, partsList, standardFittings } from '@gewinde/core';
+import { judgeJob, checkPart, cutTickets, partsList, standardFittings } from '@gewinde/core';
 import { magpieDocument } from './magpie.js';
 import { sampleCatalogue } from './sample-prices.js';
 
 let next = 0;
 const catalogue = sampleCatalogue();
 const document = magpieDocument(catalogue, () => `id${next++}`);
-const job = assembleJob(document, catalogue);
+const job = judgeJob(document, catalogue);
 const { lines } = job;
 
 describe('the demo job', () => {

@@ -4,6 +4,7 @@ import type { ErrorBody } from '@gewinde/core';
 export const errorCatalogue = {
   'not-found': { status: 404, message: 'This no longer exists.' },
   'bad-request': { status: 400, message: 'The request cannot be read.' },
+  held: { status: 409, message: 'Something stands against it.' },
   'bad-value': { status: 400, message: 'A value is out of bounds.' },
   'connector-syntax': { status: 400, message: 'The notation cannot be read.' },
   'unknown-thread': { status: 400, message: 'No thread of this name is known.' },

@@ -1,17 +1,21 @@
 import {
   differenceOf,
+  judgeJob,
   mayRefit,
   partsNamedByCommands,
   partsNamedIn,
   rowIds,
   runCommands,
+  standsAgainstCheck,
   type Catalogue,
   type Command,
+  type CommandContext,
   type JobChange,
   type JobDocument,
 } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { findPartsAsMade, partsWithEnds } from '../catalogue/catalogue-lookup.js';
+import { partsToJudge, readSchools } from '../catalogue/parts-to-judge.js';
 import type { Entity } from '../database/entities.js';
 import { writeRows } from '../database/write-rows.js';
 import { AppError } from '../errors/app-error.js';
@@ -27,7 +31,8 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
   const change = await changeRows(db, { job: jobId }, sender, async (trx, at, held) => {
     const document = await documentOf(trx, held.row);
     const parts = await knownParts(trx, commands, document);
-    const { document: next, label } = runCommands(document, commands, { newId: rowIds(sender.key), parts });
+    const heldBy = checks(commands) ? await judging(db, commands, document) : undefined;
+    const { document: next, label } = runCommands(document, commands, { newId: rowIds(sender.key), parts, ...(heldBy ? { heldBy } : {}) });
     const { put, before, removed } = differenceOf(document, next);
     const after = put.map((entity): Entity => (entity.type === 'job' ? { ...entity, row: { ...entity.row, updatedAt: at } } : entity));
     const there = new Set(before.map((e) => e.row.id));
@@ -40,6 +45,17 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
     return { label, before: [...before, ...removed], after };
   });
   return asJobChange(change);
+}
+
+/** Signs a line off: what stands against it is looked for first. */
+function checks(commands: readonly Command[]): boolean {
+  return commands.some((command) => command.do === 'check-line' && command.checked !== null);
+}
+
+async function judging(db: Knex, commands: readonly Command[], document: JobDocument): Promise<NonNullable<CommandContext['heldBy']>> {
+  const parts = await partsToJudge(db, [...partsNamedIn(document), ...partsNamedByCommands(commands)]);
+  const schools = await readSchools(db);
+  return (whole, lineId) => standsAgainstCheck(judgeJob(whole, parts, undefined, schools), lineId);
 }
 
 /** The parts that the commands and the rows of the job name; where a hose may get other ends, those that can be had for it. */

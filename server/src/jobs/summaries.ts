@@ -1,6 +1,6 @@
 import { findablesOf, folded, wordsIn, type Findable, type JobDocument, type JobSummary } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { findPartsAsMade } from '../catalogue/catalogue-lookup.js';
+import { partsToJudge, readSchools } from '../catalogue/parts-to-judge.js';
 import { tables } from '../database/entities.js';
 import { lots } from '../database/lots.js';
 import { newestChange } from '../history/event-store.js';
@@ -8,7 +8,7 @@ import { partsNamedInAll, readDocuments } from './read-document.js';
 import { summarise, unsoundSummary } from './summarise.js';
 
 /** Raised when another figure or word is told of a job: what was kept before is worked out anew. */
-const FORM = 1;
+const FORM = 2;
 /** Jobs worked out before others get their turn. */
 const AT_ONCE = 10;
 
@@ -82,14 +82,16 @@ export async function workOut(db: Knex, ids: readonly string[]): Promise<JobSumm
 }
 
 async function workOutSome(db: Knex, ids: readonly string[]): Promise<JobSummary[]> {
-  const { read, catalogue, shop } = await db.transaction(
+  const schools = await readSchools(db);
+  const { read, named, shop } = await db.transaction(
     async (trx) => {
       const read = await readDocuments(trx, ids);
-      const catalogue = await findPartsAsMade(trx, partsNamedInAll(read.map(({ document }) => document)));
-      return { read, catalogue, shop: await newestChange(trx, 'shop') };
+      const named = partsNamedInAll(read.map(({ document }) => document));
+      return { read, named, shop: await newestChange(trx, 'shop') };
     },
     { isolationLevel: 'repeatable read' },
   );
+  const catalogue = await partsToJudge(db, named);
   const made = read.map(({ document, revision }) => {
     const summary = summarised(document);
     const { job, ...told } = summary;
@@ -110,7 +112,7 @@ async function workOutSome(db: Knex, ids: readonly string[]): Promise<JobSummary
 
   function summarised(document: JobDocument): JobSummary {
     try {
-      return summarise(document, catalogue);
+      return summarise(document, catalogue, schools);
     } catch (error) {
       return unsoundSummary(document, error);
     }

@@ -1,12 +1,17 @@
-import { assembleJob, type Catalogue, type JobDocument, type JobSummary } from '@gewinde/core';
+import { holds, judgeJob, type Catalogue, type JobDocument, type JobSummary, type JudgingSchools } from '@gewinde/core';
 
 /** Where a job stands: what seals, what leaks, what comes next. */
-export function summarise(document: JobDocument, catalogue: Catalogue): JobSummary {
-  const { lines } = assembleJob(document, catalogue);
+export function summarise(document: JobDocument, catalogue: Catalogue, schools: JudgingSchools): JobSummary {
+  const { lines, findings } = judgeJob(document, catalogue, undefined, schools);
+  const [worst] = findings.filter(holds);
   const leaking = lines.filter((l) => l.state === 'leaks');
   const open = lines.filter((l) => l.state === 'open');
   const unchecked = lines.filter((l) => l.state === 'seals');
   const names = (list: typeof lines): string => list.map((l) => `L${l.line.number}`).join(', ');
+  const where = (lineId: string | undefined): string => {
+    const line = lines.find((l) => l.line.id === lineId);
+    return line ? `L${line.line.number}: ` : '';
+  };
   const next =
     document.ports.length < 2
       ? 'Survey the ports'
@@ -27,7 +32,7 @@ export function summarise(document: JobDocument, catalogue: Catalogue): JobSumma
     linesThatSeal: lines.filter((l) => l.state === 'seals' || l.state === 'checked').length,
     linesChecked: lines.filter((l) => l.state === 'checked').length,
     linesThatLeak: leaking.length,
-    ...(leaking.length > 0 ? { blockedBy: `${names(leaking)}: ${leaking[0]!.findings.find((p) => p.severity === 'leak')!.message}` } : {}),
+    ...(worst ? { blockedBy: `${where(worst.at.lineId)}${worst.message}` } : {}),
     next,
   };
 }

@@ -7,7 +7,7 @@ import {
   partGroups,
   partsList,
   pieceDrawing,
-  type AssembledJob,
+  type JudgedJob,
   type CutTicket,
   type UnitSystem,
   drawingToSvg,
@@ -27,10 +27,10 @@ export function endLabels(ticket: CutTicket, system: UnitSystem): (Label & { rea
   }));
 }
 
-const jobLine = ({ document: { job } }: AssembledJob, day: string): string => `${job.number} ${job.name} · ${day}`;
+const jobLine = ({ document: { job } }: JudgedJob, day: string): string => `${job.number} ${job.name} · ${day}`;
 
 /** The parts list with job, date and pages; the total once, at its end. */
-export async function partsPdf(job: AssembledJob, size: PaperSize, system: UnitSystem, day: string): Promise<Buffer> {
+export async function partsPdf(job: JudgedJob, size: PaperSize, system: UnitSystem, day: string): Promise<Buffer> {
   const list = partsList(job);
   const money = (minor: number | undefined): string => (minor === undefined ? '—' : (minor / 100).toFixed(2));
   const quantity = (row: (typeof list.rows)[number]): string => {
@@ -96,7 +96,7 @@ const BESIDE_CODE = 15 * MM;
 
 /** Cut tickets, two a page, each with what the bench needs to make the hose and to fit it. */
 export async function ticketsPdf(
-  job: AssembledJob,
+  job: JudgedJob,
   tickets: readonly CutTicket[],
   size: PaperSize,
   system: UnitSystem,
@@ -142,7 +142,7 @@ function heightOf(pdf: Pdf, ticket: CutTicket, system: UnitSystem): number {
   return Math.max(TICKET_HEIGHT, ENDS_AT + BESIDE_CODE + Math.max(...ends) + 9 * MM);
 }
 
-async function drawTicket(pdf: Pdf, ticket: CutTicket, job: AssembledJob, system: UnitSystem, day: string): Promise<void> {
+async function drawTicket(pdf: Pdf, ticket: CutTicket, job: JudgedJob, system: UnitSystem, day: string): Promise<void> {
   const { left, right } = pdf.page.margins;
   const width = pdf.page.width - left - right;
   const top = pdf.y;

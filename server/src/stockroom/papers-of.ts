@@ -1,15 +1,6 @@
-import {
-  assembleJob,
-  cutTickets,
-  soldByLength,
-  type AssembledJob,
-  type CutTicket,
-  type PurchaseOrder,
-  type UnitSystem,
-} from '@gewinde/core';
+import { cutTickets, soldByLength, type CutTicket, type JudgedJob, type PurchaseOrder, type UnitSystem } from '@gewinde/core';
 import type { Knex } from 'knex';
-import { partsFor } from '../catalogue/catalogue-lookup.js';
-import { readSealRules } from '../catalogue/catalogue-store.js';
+import { judgedFor } from '../catalogue/parts-to-judge.js';
 import { listRows } from '../database/entities.js';
 import { listPartRows } from '../database/part-rows.js';
 import { AppError } from '../errors/app-error.js';
@@ -27,7 +18,7 @@ export interface PaperOf {
 
 /** The parts list of a job. @throws {AppError} not-found */
 export async function partsPaper(db: Knex, jobId: string, system: UnitSystem): Promise<PaperOf> {
-  const job = await assembledJob(db, jobId);
+  const job = await judgedJob(db, jobId);
   const { rules } = await readStoreRules(db);
   return { name: `${fileName(job.document.job.number)}-parts.pdf`, bytes: await partsPdf(job, rules.paper, system, today()) };
 }
@@ -42,7 +33,7 @@ export async function ticketsPaper(
   ticket: string | undefined,
   system: UnitSystem,
 ): Promise<PaperOf> {
-  const job = await assembledJob(db, jobId);
+  const job = await judgedJob(db, jobId);
   const { rules } = await readStoreRules(db);
   const tickets = ticketsOf(job, ticket);
   const bytes =
@@ -60,14 +51,12 @@ export async function orderPaper(db: Knex, orderId: string, system: UnitSystem):
 }
 
 /** A job with its joints, as papers tell it. @throws {AppError} not-found */
-export async function assembledJob(db: Knex, id: string): Promise<AssembledJob> {
-  const document = await readDocument(db, id);
-  const { rules: seals } = await readSealRules(db);
-  return assembleJob(document, await partsFor(db, document), undefined, { seals });
+export async function judgedJob(db: Knex, id: string): Promise<JudgedJob> {
+  return judgedFor(db, await readDocument(db, id));
 }
 
 /** Tickets of what is ready; of one hose where it is asked for. @throws {AppError} not-found */
-export function ticketsOf(job: AssembledJob, one?: string): readonly CutTicket[] {
+export function ticketsOf(job: JudgedJob, one?: string): readonly CutTicket[] {
   const { tickets } = cutTickets(job);
   if (one === undefined) return tickets;
   const own = tickets.filter((t) => t.number === one);

@@ -15,17 +15,7 @@ import type { SupplierDesk } from '../stand-ins/supplier/supplier-desk.js';
 import { OutsideError, within } from '../stand-ins/within.js';
 import { tellHosePlan } from './hose-plans.js';
 import { ANSWER_MS } from './order-sendings.js';
-import {
-  assembledJob,
-  fileName,
-  orderOf,
-  orderOnPaper,
-  orderPaper,
-  partsPaper,
-  ticketsOf,
-  ticketsPaper,
-  type PaperOf,
-} from './papers-of.js';
+import { judgedJob, fileName, orderOf, orderOnPaper, orderPaper, partsPaper, ticketsOf, ticketsPaper, type PaperOf } from './papers-of.js';
 import { planCutsOf, planOrdersOf, planSparesOf } from './plans.js';
 import { importOffers, previewOffers } from './price-lists.js';
 import { sendToSupplier } from './send-order.js';
@@ -96,7 +86,7 @@ export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Fe
     return codeSvg(query.text);
   });
   serve(app, stockContracts.printLabels, async ({ params, body }) => {
-    const job = await assembledJob(db, params.id);
+    const job = await judgedJob(db, params.id);
     const system = body.units ?? 'metric';
     const labels = ticketsOf(job, body.ticket).flatMap((t) =>
       endLabels(t, system).map(({ code, lines }) => ({ code, lines: lines.map((line) => inHouseUnits(line, system)) })),

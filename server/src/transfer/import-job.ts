@@ -27,6 +27,7 @@ import { writeRows } from '../database/write-rows.js';
 import { lockScope } from '../history/change-rows.js';
 import type { Sender } from '../history/change.js';
 import { recordEvent } from '../history/event-store.js';
+import { partsToJudge, readSchools } from '../catalogue/parts-to-judge.js';
 import { readDocument } from '../jobs/read-document.js';
 import { rowsOfDocument } from '../jobs/rows-of-document.js';
 import { summarise } from '../jobs/summarise.js';
@@ -47,11 +48,11 @@ export async function importJob(
 ): Promise<{ summary: JobSummary; renumberedFrom?: string }> {
   // another file under the same key is another job
   const sender = { ...asked, key: keyOf(asked.key, given, differing) };
-  return inTransaction(db, async (trx) => {
+  const { document, renumberedFrom } = await inTransaction(db, async (trx) => {
     // the catalogue must not change between what is known of it and what is added
     const held = await lockScope(trx, 'shop');
     const made = await madeBefore(trx, sender.key);
-    if (made) return { summary: await summaryOf(trx, made) };
+    if (made) return { document: made, renumberedFrom: undefined };
     const read = await readWithOurParts(trx, given, differing, sender.key);
     const wanted = read.file.job.number;
     const number = await freeNumber(trx, wanted);
@@ -60,8 +61,10 @@ export async function importJob(
     const parts = (await missingParts(trx, brought, 'import')).map((row): Entity => ({ type: 'part', row }));
     await writeRows(trx, { made: [...rowsOfDocument(document), ...parts], changed: [], gone: [] });
     if (parts.length > 0) await recordEvent(trx, held, 'edit', sender, { label: `Parts of job ${number}`, before: [], after: parts });
-    return { summary: await summaryOf(trx, document), ...(number === wanted ? {} : { renumberedFrom: wanted }) };
+    return { document, renumberedFrom: number === wanted ? undefined : wanted };
   });
+  const parts = await partsToJudge(db, partsNamedIn(document));
+  return { summary: summarise(document, parts, await readSchools(db)), ...(renumberedFrom === undefined ? {} : { renumberedFrom }) };
 }
 
 /** The file, read; its parts of other names where they come in beside ours. */
@@ -107,10 +110,6 @@ function keyOf(key: string, ...said: readonly unknown[]): string {
 async function madeBefore(trx: Knex, key: string): Promise<JobDocument | undefined> {
   const id = rowIds(key)();
   return (await trx('jobs').where({ id }).first('id')) ? readDocument(trx, id) : undefined;
-}
-
-async function summaryOf(trx: Knex, document: JobDocument): Promise<JobSummary> {
-  return summarise(document, await findPartsAsMade(trx, [...partsNamedIn(document)]));
 }
 
 /** The fittings of the catalogue among all that a file says: whatever it names, and however it is built, is among its strings. */

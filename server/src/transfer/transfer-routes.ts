@@ -1,7 +1,7 @@
-import { assembleJob, jobContracts, partsList, partsNamedIn, writeJobFile } from '@gewinde/core';
+import { jobContracts, partsList, partsNamedIn, writeJobFile } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
 import { findParts, partsFor } from '../catalogue/catalogue-lookup.js';
-import { readSealRules } from '../catalogue/catalogue-store.js';
+import { judgedFor } from '../catalogue/parts-to-judge.js';
 import { readDocument } from '../jobs/read-document.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
@@ -22,8 +22,7 @@ export async function transferRoutes(app: App, { db, heavy }: Feature): Promise<
   serve(app, jobContracts.exportPartsList, async ({ params, reply }) => {
     const document = await readDocument(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(document.job.number)}-parts.csv"`);
-    const { rules: seals } = await readSealRules(db);
-    return partsCsv(partsList(assembleJob(document, await partsFor(db, document), undefined, { seals })));
+    return partsCsv(partsList(await judgedFor(db, document)));
   });
 }
 

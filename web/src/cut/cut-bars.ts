@@ -5,7 +5,7 @@ import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { ServiceGlyph } from '../shared/service-glyph';
 import { HoseBooking } from '../stock/hose-booking';
-import { today } from '../stock/today';
+import { today } from '../data/today';
 import type { ShownBar, ShownGroup } from './bars';
 
 /** A reel or a length is as wide as this sheet at most, mm. */

@@ -26,7 +26,7 @@ import { StockroomStore } from '../data/stockroom-store';
 import { Icon } from '../shared/icon';
 import { CutPlans } from '../stock/cut-plans';
 import { HoseBooking } from '../stock/hose-booking';
-import { shortDay } from '../stock/today';
+import { shortDay } from '../data/today';
 import { StoreRulesDialog } from '../stock/store-rules-dialog';
 import { AtTheSaw } from './at-the-saw';
 import { sawOrder, shownGroup } from './bars';

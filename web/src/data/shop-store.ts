@@ -16,7 +16,7 @@ import {
   type ShopChange,
   type SealRulesRow,
   type ShopCommand,
-  type ShopSchools,
+  type JudgingSchools,
   type WeightsRow,
   type FlowRulesRow,
   usualFlowRules,
@@ -58,7 +58,7 @@ export class ShopStore {
   readonly weights = computed(() => this.weightsRow().weights);
   readonly sealRulesRow = toSignal(this.state.pipe(map((shop) => shop?.sealRules ?? noSealRules)), { initialValue: noSealRules });
   /** What the shop does its own way, where it bears on a job. */
-  readonly schools = computed((): ShopSchools => ({ seals: this.sealRulesRow().rules }));
+  readonly schools = computed((): JudgingSchools => ({ seals: this.sealRulesRow().rules, flow: this.flowRulesRow().rules }));
   readonly flowRulesRow = toSignal(this.state.pipe(map((shop) => shop?.flowRules ?? noFlowRules)), { initialValue: noFlowRules });
   readonly unsound = toSignal(this.state.pipe(map((shop) => shop?.unsound ?? [])), { initialValue: [] });
   readonly loaded$ = this.catalogue$.pipe(filter((catalogue) => catalogue !== null));

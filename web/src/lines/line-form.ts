@@ -4,41 +4,41 @@ import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angula
 import { Router } from '@angular/router';
 import {
   fluidIds,
+  ruleById,
   serviceById,
   services,
+  type Finding,
   type FluidId,
-  type AssembledLine,
+  type JudgedLine,
   type AssembledPiece,
   type Line,
-  type Remedy,
 } from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { type Choice, ChoiceField } from '../shared/choice-field';
+import { FindingList } from '../shared/finding-list';
 import { Icon } from '../shared/icon';
 import { portChoices } from '../shared/port-choices';
 import { PortPicker } from '../shared/port-picker';
 import { RowForm } from '../shared/row-form';
 import { TextField } from '../shared/text-field';
-import { FlowView } from '../sizing/flow-view';
 import { PieceForm } from './piece-form';
 
 /** The line's own data: service, ports, its hoses one at a time, and what is still open, with what puts it right. */
 @Component({
   selector: 'g-line-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceField, DatePipe, Icon, PieceForm, PortPicker, ReactiveFormsModule, TextField],
+  imports: [ChoiceField, DatePipe, FindingList, Icon, PieceForm, PortPicker, ReactiveFormsModule, TextField],
   templateUrl: './line-form.html',
   styleUrl: './inspector.scss',
 })
 export class LineForm {
-  readonly assembled = input.required<AssembledLine>();
+  readonly assembled = input.required<JudgedLine>();
   readonly choose = output<number>();
 
   private readonly store = inject(JobStore);
   private readonly view = inject(JobView);
   private readonly router = inject(Router);
-  private readonly flow = inject(FlowView);
   protected readonly line = computed(() => this.assembled().line);
   protected readonly service = computed(() => serviceById(this.line().service));
   protected readonly services: readonly Choice<Line['service']>[] = services.map(({ id, name }) => ({ value: id, name }));
@@ -48,8 +48,10 @@ export class LineForm {
     { value: null, name: this.line().service === 'other' ? 'not said' : `as usual: ${this.service().fluid}` },
     ...fluidIds.map((fluid) => ({ value: fluid, name: fluid })),
   ]);
-  /** What runs in it complains of: it does not hold the line, and is not to be found out at the first start. */
-  protected readonly heard = computed(() => this.flow.heard(this.assembled()));
+  /** Of the line itself; what is not ticked as made up stands on its joints. */
+  protected readonly open = computed(() => this.assembled().findings.filter((f) => readsOf(f) !== 'flow' && f.rule !== 'joints-not-made'));
+  /** Of what runs in it. */
+  protected readonly heard = computed(() => this.assembled().findings.filter((f) => readsOf(f) === 'flow'));
   /** Which of its hoses is shown. */
   private readonly chosenPiece = signal<string | null>(null);
   protected readonly piece = computed((): AssembledPiece | undefined => {
@@ -95,10 +97,6 @@ export class LineForm {
     void this.router.navigate([], { queryParams: { show: 'sizing' }, queryParamsHandling: 'merge' });
   }
 
-  protected putRight({ label, commands }: Remedy): void {
-    this.store.attempt(() => this.store.change(...commands), label);
-  }
-
   protected addHose(): void {
     this.store.attempt(() => this.store.change({ do: 'add-piece', id: this.line().id, at: 0 }));
   }
@@ -108,4 +106,8 @@ export class LineForm {
     if (this.store.attempt(() => this.store.change({ do: 'delete-line', id }), `L${number} ${name} deleted`))
       void this.router.navigate(['/job', jobId, 'lines']);
   }
+}
+
+function readsOf({ rule }: Pick<Finding, 'rule'>): 'line' | 'flow' | 'job' {
+  return ruleById(rule).check.reads;
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { constructionById, holds, hoseSize, openBeforeStart, type AssembledLine } from '@gewinde/core';
+import { constructionById, holdsLine, hoseSize, standsBefore, type JudgedLine } from '@gewinde/core';
 import { ServiceGlyph } from '../shared/service-glyph';
 import { Whole } from '../shared/whole';
 
@@ -27,18 +27,24 @@ const SHORT: Record<string, string> = {
   styleUrl: './line-rack.scss',
 })
 export class LineRack {
-  readonly lines = input.required<readonly AssembledLine[]>();
-  readonly chosen = input<AssembledLine>();
-  readonly open = output<AssembledLine>();
+  readonly lines = input.required<readonly JudgedLine[]>();
+  readonly chosen = input<JudgedLine>();
+  readonly open = output<JudgedLine>();
   readonly add = output<void>();
   readonly solve = output<void>();
   readonly beforeStart = output<void>();
 
   protected readonly joints = computed(() => this.lines().reduce((sum, l) => sum + l.joints.length, 0));
 
-  protected readonly before = computed(() => openBeforeStart({ findings: this.lines().flatMap((l) => l.findings) }).length);
+  protected readonly before = computed(
+    () =>
+      standsBefore(
+        this.lines().flatMap((l) => l.findings),
+        'start',
+      ).length,
+  );
 
-  protected hose(l: AssembledLine): string {
+  protected hose(l: JudgedLine): string {
     const names = l.pieces.map(({ hose }) =>
       hose ? `${hoseSize(hose)} ${SHORT[hose.construction] ?? constructionById(hose.construction).name}` : 'no hose yet',
     );
@@ -47,18 +53,18 @@ export class LineRack {
     return l.joints.length > 0 ? `${hose} · ${l.joints.length} joints` : hose;
   }
 
-  protected holding(l: AssembledLine): number {
-    return l.findings.filter(holds).length;
+  protected holding(l: JudgedLine): number {
+    return l.findings.filter(holdsLine).length;
   }
 
-  protected stateWords(l: AssembledLine): string {
+  protected stateWords(l: JudgedLine): string {
     switch (l.state) {
       case 'checked':
         return 'checked';
       case 'seals':
         return 'seals, not checked';
       case 'leaks':
-        return 'will leak';
+        return 'will not do';
       case 'open':
         return `${this.holding(l)} open`;
     }

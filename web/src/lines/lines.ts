@@ -14,7 +14,7 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { drawingToSvg, runSheet, type AssembledLine, type SizeColumn } from '@gewinde/core';
+import { drawingToSvg, runSheet, type JudgedLine, type SizeColumn } from '@gewinde/core';
 import { NgbModal, NgbOffcanvas, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { InSight } from '../data/in-sight';
 import { JobView } from '../data/job-view';
@@ -36,7 +36,6 @@ import { LineForm } from './line-form';
 import { LineRack } from './line-rack';
 import { NewLineDialog } from './new-line-dialog';
 import { SealRow } from './seal-row';
-import type { LookAt } from './before-start-dialog';
 import { WaysTable } from './ways-table';
 
 const looks = [
@@ -74,6 +73,8 @@ export class Lines {
 
   /** `?show=sizing`: what is looked at, beside the rack. */
   readonly show = input<string>();
+  /** The joint to begin with, by its id. */
+  readonly askedJoint = input<string>(undefined, { alias: 'joint' });
 
   private readonly router = inject(Router);
   private readonly modal = inject(NgbModal);
@@ -86,7 +87,7 @@ export class Lines {
   private readonly drawer = viewChild.required<TemplateRef<unknown>>('drawer');
 
   protected readonly chosen = computed(
-    (): AssembledLine | undefined => this.view.lines().find((l) => l.line.id === this.lineId()) ?? this.view.lines()[0],
+    (): JudgedLine | undefined => this.view.lines().find((l) => l.line.id === this.lineId()) ?? this.view.lines()[0],
   );
   protected readonly looks = looks;
   protected readonly look = computed((): Look => looks.find((l) => l.id === this.show())?.id ?? 'sheet');
@@ -140,6 +141,11 @@ export class Lines {
           this.componentId.set(null);
         });
     });
+    effect(() => {
+      const [id, lineId] = [this.askedJoint(), this.chosenId()];
+      if (id !== undefined && lineId !== null)
+        untracked(() => this.jointNumber.set(this.chosen()?.joints.find((j) => j.id === id)?.number ?? null));
+    });
     const sight = inject(InSight);
     effect(() => {
       const line = this.chosen();
@@ -157,7 +163,7 @@ export class Lines {
     });
   }
 
-  protected open(line: AssembledLine): void {
+  protected open(line: JudgedLine): void {
     this.heading = line.line.id;
     void this.go(line.line.id).then(() => (this.heading = undefined));
   }
@@ -212,18 +218,9 @@ export class Lines {
     this.modal.open(SolveDialog, { ariaLabelledBy: 'solve-title', size: 'xl', scrollable: true });
   }
 
-  /** The list of what must be gone before the start; a press on one goes to its line and joint. */
+  /** To all that must be gone before the start. */
   protected async beforeStart(): Promise<void> {
-    const { BeforeStartDialog } = await import('./before-start-dialog');
-    const dialog = this.modal.open(BeforeStartDialog, { ariaLabelledBy: 'before-start-title', size: 'lg', scrollable: true });
-    const at = (await dialog.result.catch(() => undefined)) as LookAt | undefined;
-    const line = this.view.lines().find((l) => l.line.id === at?.lineId);
-    if (!at || !line) return;
-    await this.router.navigate(['/job', this.view.document()?.job.id, 'lines', line.line.id], {
-      queryParams: { show: at.show ?? null },
-      queryParamsHandling: 'merge',
-    });
-    this.jointNumber.set(line.joints.find((j) => j.id === at.joint)?.number ?? null);
+    await this.router.navigate(['/job', this.view.document()?.job.id, 'audit'], { queryParams: { before: 'start' } });
   }
 
   protected print(): void {

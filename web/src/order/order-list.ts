@@ -23,7 +23,7 @@ import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { Icon } from '../shared/icon';
 import { OrderSending } from '../stock/order-sending';
-import { shortDay, today } from '../stock/today';
+import { shortDay, today } from '../data/today';
 
 /** The orders of a job, or of the shop: sent, answered, late, received in parts. */
 @Component({

@@ -11,7 +11,7 @@ import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { OrderPlans, type PlanChoice } from '../stock/order-plans';
 import { StoreRulesDialog } from '../stock/store-rules-dialog';
-import { daysUntil, shortDay, today } from '../stock/today';
+import { daysUntil, shortDay, today } from '../data/today';
 import { writeOrders } from '../stock/write-orders';
 
 interface Alternative {

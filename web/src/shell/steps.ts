@@ -2,6 +2,7 @@
 export const steps = [
   { path: 'survey', name: 'Survey' },
   { path: 'lines', name: 'Lines' },
+  { path: 'audit', name: 'Audit' },
   { path: 'cut', name: 'Cut' },
   { path: 'order', name: 'Order' },
 ] as const;

@@ -1,22 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import {
-  CommandError,
-  oilOf,
-  oils,
-  viscosityIndex,
-  type Job,
-  type OilId,
-  type QuantityKind,
-  type Running,
-  type UnitSystem,
-} from '@gewinde/core';
+import { CommandError, oilOf, oils, viscosityIndex, type Job, type OilId, type QuantityKind, type Running } from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { type Choice, ChoiceField } from '../shared/choice-field';
 import { QuantityInput } from '../shared/quantity-input';
 import { RowForm } from '../shared/row-form';
 import { maybe, saidWith } from './flow-row';
+import { altitudeChoices } from './altitudes';
 
 type OilChoice = OilId | 'sheet' | null;
 /** Figures of the engine in the order in which they are asked for; bounds in the base unit. */
@@ -52,10 +43,7 @@ export class EngineForm {
   protected readonly preferences = inject(Preferences);
   private readonly job = computed(() => this.store.document()?.job);
   protected readonly fields = fields;
-  protected readonly altitudes = computed((): Choice<number | null>[] => [
-    { value: null, name: 'at the sea' },
-    ...ALTITUDES.map((m) => ({ value: m, name: altitudeWords(m, this.preferences.system()) })),
-  ]);
+  protected readonly altitudes = computed(() => altitudeChoices(this.preferences.system(), 'at the sea'));
   protected readonly oilChoices: readonly Choice<OilChoice>[] = [
     { value: null, name: 'not said' },
     ...oils.map(({ id, name }) => ({ value: id as OilId, name })),
@@ -116,13 +104,6 @@ export class EngineForm {
       this.row.group.controls[name].markAsDirty();
     }
   }
-}
-
-/** Heights to choose from, m. */
-const ALTITUDES = [500, 1000, 1500, 2000, 2500, 3000, 3500, 4000];
-
-function altitudeWords(m: number, system: UnitSystem): string {
-  return system === 'metric' ? `${m} m` : `${Math.round(m / 0.3048 / 100) * 100} ft`;
 }
 
 type Shown = { altitudeM: number | null; oil: OilChoice; v40: number | null; v100: number | null; density15: number | null } & Record<

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { flowFindings, oilVolume, sizeLine, type AssembledLine, type FlowQuestion, type LineSizing, type Running } from '@gewinde/core';
+import { oilVolume, sizeLine, type AssembledLine, type FlowQuestion, type LineSizing, type Running } from '@gewinde/core';
 import { JobView } from '../data/job-view';
 import { ShopStore } from '../data/shop-store';
 
@@ -12,7 +12,7 @@ export class FlowView {
   private readonly shop = inject(ShopStore);
   readonly question = computed((): FlowQuestion | null => {
     const job = this.view.job();
-    return job && { job, running: job.document.job.running ?? NOTHING_SAID, rules: this.shop.flowRulesRow().rules };
+    return job && { job: job.facts, running: job.document.job.running ?? NOTHING_SAID, rules: this.shop.flowRulesRow().rules };
   });
   readonly oil = computed(() => {
     const question = this.question();
@@ -22,17 +22,5 @@ export class FlowView {
   sizing(line: AssembledLine, construction?: string): LineSizing | null {
     const question = this.question();
     return question && sizeLine(line, question, construction);
-  }
-
-  findings(sizing: LineSizing) {
-    const question = this.question();
-    return question ? flowFindings(sizing, question) : [];
-  }
-
-  /** What the flow complains of in a line, but for what the line itself says of its drain already. */
-  heard(line: AssembledLine) {
-    const sizing = this.sizing(line);
-    const saidOfDrain = line.findings.some(({ rule }) => rule === 'drain-narrow');
-    return sizing ? this.findings(sizing).filter(({ rule }) => !(saidOfDrain && rule.startsWith('size-'))) : [];
   }
 }

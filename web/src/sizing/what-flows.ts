@@ -5,6 +5,7 @@ import {
   constructionById,
   couplersOfLine,
   growthOf,
+  ruleById,
   stepUps,
   restrictorForTurbo,
   FlowFigureError,
@@ -17,7 +18,9 @@ import {
 } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
+import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
+import { FindingList } from '../shared/finding-list';
 import { EngineForm } from './engine-form';
 import { houseFigure } from './figure';
 import { FlowRulesDialog } from './flow-rules-dialog';
@@ -28,7 +31,7 @@ import { LineFlowForm } from './line-flow-form';
 @Component({
   selector: 'g-what-flows',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [EngineForm, LineFlowForm],
+  imports: [EngineForm, FindingList, LineFlowForm],
   templateUrl: './what-flows.html',
   styleUrl: './what-flows.scss',
 })
@@ -38,13 +41,18 @@ export class WhatFlows {
   /** The size to take, with what it is built of. */
   readonly take = output<SizeColumn>();
   private readonly flow = inject(FlowView);
+  private readonly view = inject(JobView);
   private readonly modal = inject(NgbModal);
   private readonly preferences = inject(Preferences);
   protected readonly system = this.preferences.system;
   protected readonly store = inject(JobStore);
 
   protected readonly question = this.flow.question;
-  protected readonly findings = computed(() => this.flow.findings(this.sizing()));
+  /** What the rules that read the flow say of the line as it is taken. */
+  protected readonly findings = computed(() => {
+    const line = this.view.job()?.lineById.get(this.sizing().line.line.id);
+    return (line?.findings ?? []).filter(({ rule }) => ruleById(rule).check.reads === 'flow' && rule !== 'torque-not-known');
+  });
   /** What the button takes: what is looked at, or what is recommended. */
   protected readonly offered = computed((): SizeColumn | undefined => {
     const { columns, recommended, taken } = this.sizing();

@@ -15,7 +15,7 @@ import { answered } from '../data/answered';
 import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
 import { StockroomStore } from '../data/stockroom-store';
-import { today } from './today';
+import { today } from '../data/today';
 
 /** After the last change the plan is worked out, ms. */
 const SETTLED_MS = 120;

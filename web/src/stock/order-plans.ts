@@ -14,7 +14,7 @@ import { Api } from '../data/api';
 import { JobView } from '../data/job-view';
 import { StockroomStore } from '../data/stockroom-store';
 import { CutPlans } from './cut-plans';
-import { daysUntil } from './today';
+import { daysUntil } from '../data/today';
 
 /** The plan that is looked at: by a goal of the shop, or of one supplier alone. */
 export type PlanChoice = StoreRules['goal'] | { readonly alone: string };

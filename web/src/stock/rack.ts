@@ -29,7 +29,7 @@ import { EntryPicker } from './entry-picker';
 import { findEntries } from './find-entries';
 import { jobChoices } from './job-choices';
 import { StoreNav } from './store-nav';
-import { today } from './today';
+import { today } from '../data/today';
 
 type Kind = HoseLength['kind'];
 

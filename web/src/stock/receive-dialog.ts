@@ -8,7 +8,7 @@ import { Messages } from '../data/messages';
 import { Preferences } from '../data/preferences';
 import { ShopStore } from '../data/shop-store';
 import { StockroomStore } from '../data/stockroom-store';
-import { shortDay, today } from './today';
+import { shortDay, today } from '../data/today';
 
 type Shipment = AnswerOf<typeof stockContracts.readShipments>['shipments'][number];
 interface Row {

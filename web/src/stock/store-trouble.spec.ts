@@ -9,7 +9,7 @@ import { PriceListDialog } from './price-list-dialog';
 import { ShelfRoom } from './shelf';
 import { SupplierOrders } from './supplier-orders';
 import { SuppliersRoom } from './suppliers';
-import { daysUntil, shortDay, today } from './today';
+import { daysUntil, shortDay, today } from '../data/today';
 
 const RING = 'o-ring fkm AS568-906';
 const supplier: SupplierRow = { id: 's', name: 'North', currency: 'GBP', euros: 1.2, carriageMinor: 500, leadDays: 3, version: 2 };

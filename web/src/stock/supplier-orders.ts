@@ -5,7 +5,7 @@ import { Messages } from '../data/messages';
 import { Preferences } from '../data/preferences';
 import { StockroomStore } from '../data/stockroom-store';
 import { OrderSending } from './order-sending';
-import { shortDay, today } from './today';
+import { shortDay, today } from '../data/today';
 
 /** The orders of a supplier that are not done, whatever they are for. */
 @Component({

@@ -1,4 +1,4 @@
-import { assembleJob, partsBetween, placesForSensor, solveJob, waysAcross, waysByCase, type Catalogue } from '@gewinde/core';
+import { judgeJob, leakAt, partsBetween, placesForSensor, solveJob, waysAcross, waysByCase, type Catalogue } from '@gewinde/core';
 import type { WaysReply, WaysRequest } from './ways-protocol';
 
 type Question = Extract<WaysRequest, { kind: 'ways' | 'cases' | 'parts' | 'places' | 'job' }>;
@@ -34,7 +34,8 @@ export function answerWays(reply: (message: WaysReply) => void): (request: WaysR
       case 'places':
         return reply({ id, kind: 'places', places: placesForSensor(question.sensor, question.from, question.document, catalogue) });
       case 'job': {
-        const steps = solveJob(assembleJob(question.document, catalogue), question.query);
+        const job = judgeJob(question.document, catalogue);
+        const steps = solveJob(job, { ...question.query, leakAt: leakAt(job) });
         for (let step = steps.next(); ; step = steps.next()) {
           if (cancelled.has(id)) return;
           if (step.done) return reply({ id, kind: 'job', solved: step.value });

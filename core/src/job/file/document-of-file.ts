@@ -3,6 +3,7 @@ import type { JobDocument, Port } from '../job-schema.js';
 import type { LineWay } from '../line-schema.js';
 import type { JobFile } from './job-file-schema.js';
 import type { ReadJobFile } from './read-job-file.js';
+import { renamedPlace } from './write-job-file.js';
 
 type WayInFile = JobFile['lines'][number]['ways'][number];
 type SensorInFile = NonNullable<JobFile['components'][number]['ports'][number]['sensor']>;
@@ -31,8 +32,15 @@ export function documentOfFile(
     movedTo: movedTo && { portId: portIds.get(movedTo.port)!, fittings: movedTo.fittings },
   });
   const components = file.components.map(({ key, ports, ...c }, order) => ({ id: newId(), key, ports, ...c, order }));
+  const lineIds = file.lines.map(() => newId());
+  const names = new Map([
+    ...portIds,
+    ...components.map(({ id, key }) => [key, id] as const),
+    ...file.lines.map((line, i) => [`L${line.number}`, lineIds[i]!] as const),
+  ]);
+  const waivers = file.job.waivers?.map((w) => ({ ...w, at: renamedPlace(w.at, names) }));
   return {
-    job: { id: jobId, ...file.job, number, archived: false, version: 1, updatedAt },
+    job: { id: jobId, ...file.job, ...(waivers ? { waivers } : {}), number, archived: false, version: 1, updatedAt },
     components: components.map(({ key: _key, ports: _ports, part, ...c }) => ({ ...c, ...(part ? { part } : {}), jobId, version: 1 })),
     ports: components.flatMap(({ id: componentId, ports }) =>
       ports.map(({ key, connector: _notation, sensor, ...port }, order) => ({
@@ -47,7 +55,7 @@ export function documentOfFile(
       })),
     ),
     lines: file.lines.map(({ portA, portB, ways, ...line }, order) => ({
-      id: newId(),
+      id: lineIds[order]!,
       jobId,
       ...line,
       portA: portIds.get(portA)!,

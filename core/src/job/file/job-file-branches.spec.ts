@@ -49,7 +49,7 @@ describe('sensors, branches, wishes and pinned ways in a job file', () => {
   it('name ports by their keys and connectors in notation', () => {
     const { version, lines, components } = file();
     const key = components.flatMap((c) => c.ports).find((p) => p.openEnd)!.key;
-    expect(version).toBe(8);
+    expect(version).toBe(9);
     expect(gallery(file()).sensor).toEqual({
       name: 'switch',
       connector: 'm14x1.5 m washer',

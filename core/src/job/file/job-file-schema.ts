@@ -8,7 +8,7 @@ import { MOST_PORT_NOTATION } from '../port-thread.js';
 import { LineFields, LineWaySchema, MOST_FITTINGS, MOST_PIECES, PlacedSchema, waySchema } from '../line-schema.js';
 
 /** The version of the job file this app writes; {@link upgradeJobFile} says what each one brought. */
-export const JOB_FILE_VERSION = 8;
+export const JOB_FILE_VERSION = 9;
 export const OLDEST_JOB_FILE_VERSION = 1;
 
 const Key = Type.String({ minLength: 1, maxLength: letters.placeKey });

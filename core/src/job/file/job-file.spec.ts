@@ -47,8 +47,8 @@ describe('a job file taken in', () => {
     [{ format: 'other' }, 'job-file-format'],
     [{ format: 'gewinde-job' }, 'job-file-format'],
     [{ format: 'gewinde-job', version: 0 }, 'job-file-format'],
-    [{ format: 'gewinde-job', version: 9 }, 'job-file-newer'],
-    [{ format: 'gewinde-job', version: 8, jobs: [] }, 'job-file-content'],
+    [{ format: 'gewinde-job', version: 10 }, 'job-file-newer'],
+    [{ format: 'gewinde-job', version: 9, jobs: [] }, 'job-file-content'],
   ])('refuses %j', (value, code) => expect(thrown(() => readJobFile(value, new Set())).code).toBe(code));
 
   it.each([

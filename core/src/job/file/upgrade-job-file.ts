@@ -23,6 +23,8 @@ const steps: Readonly<Record<number, (file: Loose, knownParts: ReadonlySet<strin
   7: (file) => file,
   // parts beside the lines, optional
   8: (file) => file,
+  // findings that are accepted, ports that are closed: optional
+  9: (file) => file,
 };
 
 /** A file of an earlier version as the newest one says it. */

@@ -12,6 +12,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
   const keys = new Map<string, string>();
   const written = components.map((component, i) => {
     const key = `C${i + 1}`;
+    keys.set(component.id, key);
     const ports = document.ports.filter((p) => p.componentId === component.id).sort(byOrder);
     return {
       key,
@@ -35,6 +36,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     connector: formatPortThread(port),
     ...(port.openEnd ? { openEnd: true } : {}),
     ...(port.end === undefined ? {} : { end: port.end }),
+    ...(port.closed ? { closed: port.closed } : {}),
     ...(port.sensor ? { sensor: writtenSensor(port.sensor, keys) } : {}),
   });
   const branches = <B extends { portId?: string }>(list: readonly B[]) =>
@@ -44,7 +46,8 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     chosen: chosen && { fittings: chosen.fittings, branches: branches(chosen.branches) },
     ...(pinned ? { pinned: pinned.map((kept) => ({ fittings: kept.fittings, branches: branches(kept.branches) })) } : {}),
   });
-  const { number, name, description, running, neededBy, beside } = document.job;
+  for (const line of document.lines) keys.set(line.id, `L${line.number}`);
+  const { number, name, description, running, neededBy, beside, waivers } = document.job;
   return {
     format: 'gewinde-job',
     version: JOB_FILE_VERSION,
@@ -55,6 +58,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
       ...(running ? { running } : {}),
       ...(neededBy ? { neededBy } : {}),
       ...(beside?.length ? { beside } : {}),
+      ...(waivers?.length ? { waivers: waivers.map((w) => ({ ...w, at: renamedPlace(w.at, keys) })) } : {}),
     },
     components: written.map((component) => ({ ...component, ports: component.ports.map(writtenPort) })),
     lines: [...document.lines]
@@ -87,6 +91,16 @@ function usedParts(document: JobDocument, { fittings, hoses, hoseEnds }: Catalog
   const all = { fittings: used(fittings), hoses: used(hoses), hoseEnds: used(hoseEnds) };
   const copied = JSON.stringify(all, (key, value: unknown) => (key === 'listed' ? undefined : value));
   return JSON.parse(copied) as JobFile['parts'];
+}
+
+/** The place of a finding with other names for what it names: in a file ids are keys. */
+export function renamedPlace(at: string, names: ReadonlyMap<string, string>): string {
+  const parts = at.split(';').map((part) => {
+    const cut = part.indexOf('=');
+    const value = part.slice(cut + 1);
+    return `${part.slice(0, cut)}=${names.get(value) ?? value}`;
+  });
+  return at === '' ? '' : parts.join(';');
 }
 
 function writtenSensor({ name, connector, movedTo }: Sensor, keys: ReadonlyMap<string, string>) {

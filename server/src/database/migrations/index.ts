@@ -16,6 +16,7 @@ import * as stockroom from './20261209_stockroom.js';
 import * as beside from './20261210_beside.js';
 import * as orderSendings from './20261211_order_sendings.js';
 import * as doors from './20261212_doors.js';
+import * as audit from './20261213_audit.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -35,4 +36,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261210_beside': beside,
   '20261211_order_sendings': orderSendings,
   '20261212_doors': doors,
+  '20261213_audit': audit,
 };

@@ -1,0 +1,4 @@
+export { examples, type Example } from './examples.js';
+export { jobOfSetUp, ordinary, type SetUp, type SetUpLine } from './set-up.js';
+export { brokenExample, soundExample, soundJob } from './show.js';
+export { soundSetUps, type SoundName } from './set-ups.js';

@@ -1,0 +1,25 @@
+export {
+  brokenExample,
+  examples,
+  jobOfSetUp,
+  ordinary,
+  soundExample,
+  soundJob,
+  soundSetUps,
+  type Example,
+  type SetUp,
+  type SetUpLine,
+  type SoundName,
+} from './examples/index.js';
+export { auditJob } from './audit-job.js';
+export { judgeJob, judgeLine, usualSchools } from './judge-job.js';
+export type { JudgedJob, JudgedJointPlace, JudgedLine, JudgingSchools, LineState } from './judged.js';
+export { ruleById, ruleIds, rules, type RuleId } from './registry.js';
+export { certainRemedy, judgedAfter, putRightWhatIsCertain, type PutRight } from './put-right.js';
+export { remediesFor, type SolvingContext } from './solved-remedies.js';
+export { judgedIf, supposed, type Suppose } from './what-if.js';
+export { leakAt } from './leak-at.js';
+export { holdsLine, standsAgainstCheck, standsBefore } from './standing.js';
+export type { Check, Reads, Rule } from './rule.js';
+export type { FlowFacts, JobFacts, LineFacts } from './facts.js';
+export type { StoreFacts } from './store-facts.js';
