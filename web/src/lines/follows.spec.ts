@@ -33,7 +33,7 @@ const lines: readonly Line[] = [
   withPiece({ ...drain, flow: { fallMm: 180 } }, { slackPercent: 5 }),
 ];
 const job = jobOf(lines);
-const [one, other] = job.lines as [AssembledLine, AssembledLine];
+const [one, other] = [job.lines[0]!, job.lines[1]!] as const;
 const components: readonly ComponentRow[] = document.components.map((c, i) => (i === 0 ? { ...c, flow: { holdsL: 4 }, part: null } : c));
 const [block, turbo] = components as [ComponentRow, ComponentRow];
 const sized = (line: AssembledLine) =>

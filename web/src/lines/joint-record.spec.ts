@@ -1,7 +1,6 @@
 import { assembleLine, type CommandOf, type JobDocument, type Line } from '@gewinde/core';
 import { catalogue, document, feed } from '../../../core/testing/sample-job';
 import { openSampleJob, render } from '../../test/open-job';
-import { BeforeStartDialog } from './before-start-dialog';
 import { JointRecord } from './joint-record';
 
 const withLine = (change: Partial<Line>): JobDocument => ({ ...document, lines: [{ ...feed, ...change }, ...document.lines.slice(1)] });
@@ -38,34 +37,5 @@ describe('the record of a joint', () => {
     await view.choose('As found', 'not looked at');
     view.find('form').dispatchEvent(new Event('change'));
     expect(set()).toEqual({ found: [] });
-  });
-
-  it('is listed for the whole job, with a button that makes it final', async () => {
-    const joint = assembleLine(feed, document, catalogue).joints[0]!.id;
-    const job = await openSampleJob(
-      withLine({ provisional: [joint], found: [{ joint, state: 'weeping', action: 'nothing yet', words: '' }] }),
-    );
-    const dialog = await render(BeforeStartDialog);
-    expect(dialog.all('[aria-label="Still open"] tbody tr').map((r) => r.textContent)).toEqual([
-      expect.stringContaining('Joint 1 is provisional.'),
-      expect.stringContaining('Joint 1 was found so: weeping.'),
-    ]);
-    await dialog.press('button', /^ ?Look/);
-    expect(job.closed).toEqual([{ lineId: 'line1', joint }]);
-    await dialog.press('button', 'It is final now');
-    expect((job.sent().commands[0] as CommandOf<'edit-line'>).set).toEqual({ provisional: [] });
-  });
-
-  it('is listed with what the flow complains of, and with the joints that nobody has said to be made up', async () => {
-    const made = assembleLine(feed, document, catalogue).joints.map(({ id }) => id);
-    const job = await openSampleJob(withLine({ service: 'brake-booster', made: made.slice(1) }));
-    const dialog = await render(BeforeStartDialog);
-    expect(dialog.text()).toContain('Nothing is provisional');
-    expect(dialog.all('[aria-label="What the flow complains of"] tbody tr').map((r) => r.textContent)).toContainEqual(
-      expect.stringContaining('Nothing keeps the vacuum in the booster'),
-    );
-    await dialog.press('button', /^ ?See the figures/);
-    await dialog.press('button', `L1: 1 of ${made.length} joints`);
-    expect(job.closed).toEqual([{ lineId: 'line1', show: 'sizing' }, { lineId: 'line1' }]);
   });
 });

@@ -1,4 +1,4 @@
-import { assembleLine, type CommandOf, type Line } from '@gewinde/core';
+import { judgeLine, type CommandOf, type Line } from '@gewinde/core';
 import { catalogue, document, drain, feed, withPiece, withWay } from '../../../core/testing/sample-job';
 import { openSampleJob, render, settle } from '../../test/open-job';
 import { BreakDialog } from './break-dialog';
@@ -8,7 +8,7 @@ import { Lines } from './lines';
 import { NewLineDialog } from './new-line-dialog';
 import { SealRow } from './seal-row';
 
-const assembled = (l: Line = feed, d = document) => assembleLine(l, d, catalogue);
+const assembled = (l: Line = feed, d = document) => judgeLine(l, d, catalogue);
 const leaking = withWay(feed, 1, [{ id: 'orb4m+an6m', inEnd: 1, outEnd: 0 }]);
 const bare = withWay(withWay(withPiece(feed, { hose: null, endA: null, endB: null, length: null }), 0, null), 1, null);
 const checked = { at: null, digest: {} };
@@ -20,7 +20,7 @@ describe('the rack', () => {
     expect(rack.all('.state').map((e) => e.textContent.replace(/\s+/g, ' ').trim())).toEqual([
       '○seals, not checked',
       '✓checked',
-      '✕will leak',
+      '✕will not do',
       '44 open',
     ]);
     expect(rack.text()).toContain('-6 PTFE · 6 joints');

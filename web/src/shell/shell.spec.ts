@@ -38,7 +38,7 @@ describe('the keys', () => {
     const router = jest.spyOn(TestBed.inject(Router), 'navigate');
     const heard: string[] = [];
     keyboard.toView.subscribe((c) => heard.push(c));
-    for (const name of ['1', '4', 'j', 'k']) keyboard.pressed(key(name));
+    for (const name of ['1', '5', 'j', 'k']) keyboard.pressed(key(name));
     expect(router.mock.calls.map(([path]) => path)).toEqual([
       ['/job', 'job', 'survey'],
       ['/job', 'job', 'order'],
@@ -218,8 +218,9 @@ describe('the bars', () => {
     expect(bar.all('a').map((a) => a.textContent.replace(/\s+/g, ' ').trim())).toEqual([
       '1Survey6 ports',
       '2Lines1 open',
-      '3Cut0 tickets',
-      '4Order6 parts',
+      '3Auditclear',
+      '4Cut0 tickets',
+      '5Order6 parts',
     ]);
     expect(bar.find('.attention').textContent).toContain('1');
   });

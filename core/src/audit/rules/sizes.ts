@@ -3,6 +3,7 @@ import { hoseDutyOf } from '../../flow/index.js';
 import { roundedDown, roundedUp } from '../../units/index.js';
 import type { FlowFacts } from '../facts.js';
 import { PRACTICE, rulesOf, type Say } from '../rule.js';
+import { notSaid } from '../words.js';
 
 /** Whether hose, size and fittings do for what runs: pressure, heat, cold, flow and loss. */
 export const sizeRules = rulesOf(
@@ -65,7 +66,7 @@ export const sizeRules = rulesOf(
     ofFittings(facts, say);
     // that it has no hose or no length yet is told of the line itself
     for (const { of, field, words } of missing)
-      if (of === 'line' && field !== 'hose' && field !== 'reckonMm') say('flow-not-judged', at, `${words}.`);
+      if (of === 'line' && field !== 'hose' && field !== 'reckonMm') say('flow-not-judged', at, notSaid(words));
   },
 );
 

@@ -1,6 +1,7 @@
 import { coolerOfJob, oilVolume, type SystemProblem } from '../../flow/index.js';
 import { quantity } from '../../units/index.js';
 import { PRACTICE, rulesOf } from '../rule.js';
+import { notSaid } from '../words.js';
 
 /** The job as one circuit: what drives it, what has no way back, whether its coolers are enough. */
 export const systemRules = rulesOf(
@@ -87,7 +88,7 @@ export const systemRules = rulesOf(
         );
     }
     const missing = sizings.flatMap((s) => s.missing.filter((m) => m.of === 'job'));
-    for (const [, words] of new Map(missing.map((m) => [m.field, m.words] as const))) say('job-not-judged', {}, `${words}.`);
+    for (const [, words] of new Map(missing.map((m) => [m.field, m.words] as const))) say('job-not-judged', {}, notSaid(words));
     const oil = oilVolume(job, question.running);
     const unknown = oil.missing.filter((words) => words !== 'the can it is sold in');
     if (oil.lines.length > 0 && unknown.length > 0) say('oil-not-counted', {}, `Not known: ${unknown.join('; ')}.`);

@@ -19,6 +19,7 @@ export const fingerprints: Readonly<Record<string, { readonly columns: string; r
   '20261210_beside': { columns: 'axwEgxYGCfClP4vb', keys: 'OSg5fFDomNz1Rbyn' },
   '20261211_order_sendings': { columns: 'ql_pOA6BaDOVfPdD', keys: 'KEzHgDlsE6w5CUWj' },
   '20261212_doors': { columns: 'YOupskuA4_WG5Q8F', keys: 'uVMGPY8hWYIEgMA6' },
+  '20261213_audit': { columns: 'p-kCHyBmXSEZ0iZa', keys: 'uVMGPY8hWYIEgMA6' },
 };
 
 export const newestSchema: Schema = {
@@ -127,6 +128,8 @@ export const newestSchema: Schema = {
     'jobs.running longtext',
     'jobs.updated_at datetime(3) not null',
     'jobs.version int unsigned not null',
+    'jobs.waivers holds json_valid(`waivers`)',
+    'jobs.waivers longtext',
     'marks.at datetime(3) not null',
     'marks.name varchar(40) not null',
     'marks.revision bigint not null default 0',
@@ -156,6 +159,8 @@ export const newestSchema: Schema = {
     'parts.position int unsigned not null',
     'parts.retired tinyint not null default 0',
     'parts.version int unsigned not null default 1',
+    'ports.closed holds json_valid(`closed`)',
+    'ports.closed longtext',
     'ports.component_id varchar(36) not null',
     'ports.connector holds json_valid(`connector`)',
     'ports.connector longtext not null',
