@@ -17,7 +17,7 @@ import {
 
 /** What is found of a line by itself: not what runs in it, nor what is not ticked as made up yet. */
 function byItself<T extends Pick<JudgedLine, 'findings'>>(line: T): T {
-  return { ...line, findings: line.findings.filter(({ rule }) => ruleById(rule).check.reads === 'line' && rule !== 'joints-not-made') };
+  return { ...line, findings: line.findings.filter(({ rule }) => (ruleById(rule).check.reads === 'line' || ruleById(rule).area === 'sensor') && rule !== 'joints-not-made') };
 }
 
 export function judgedLine(line: JobDocument['lines'][number], document: JobDocument, catalogue: Catalogue): JudgedLine {

@@ -3,6 +3,8 @@ export {
   examples,
   jobOfSetUp,
   ordinary,
+  sideBySide,
+  standsBeside,
   soundExample,
   soundJob,
   soundSetUps,

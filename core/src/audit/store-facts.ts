@@ -14,8 +14,6 @@ export interface StoreFacts {
     /** Ordered for the job, to come on a day. */
     readonly due?: string;
   }[];
-  /** Offers of those parts that are past their day. */
-  readonly pastOffers: readonly { readonly part: string; readonly name: string; readonly until: string }[];
   /** Lengths that other jobs plan to cut from as well. */
   readonly shared: readonly { readonly lengthId: string; readonly words: string }[];
   /** What was ordered for the job and is not needed any more. */

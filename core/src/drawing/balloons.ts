@@ -20,6 +20,7 @@ export function placeBalloons(
   joints: readonly OnSheet[],
   row: number,
   box: { left: number; top: number; right: number; bottom: number },
+  held: ReadonlySet<string> = new Set(),
 ): BalloonShape[] {
   const balloons = joints.map(({ place, map }) => {
     const { frame, radius, joint } = place;
@@ -30,7 +31,7 @@ export function placeBalloons(
     const at: [number, number] = flat
       ? [target[0], Math.min(row, target[1] - 20)]
       : [target[0] + normal[0] * 30 + back[0] * 14, target[1] + normal[1] * 30 + back[1] * 14];
-    return { at, target, number: joint.number, tone: joint.state };
+    return { at, target, number: joint.number, tone: held.has(joint.id) && joint.state !== 'leaks' ? ('held' as const) : joint.state };
   });
   for (let round = 0; round < 60; round++) {
     for (const a of balloons)

@@ -14,6 +14,8 @@ export interface RunSheetOptions {
   readonly height: number;
   readonly jobNumber: string;
   readonly system: UnitSystem;
+  /** Joints that seal and that something speaks against, by their ids. */
+  readonly held?: ReadonlySet<string>;
 }
 
 /** The line drawn to scale as it would lie on the bench, half in section, with balloons, dimensions and title block. */
@@ -33,6 +35,7 @@ export function runSheet(assembled: AssembledLine, options: RunSheetOptions): Dr
         stretches.flatMap(({ stretch, map }) => stretch.joints.map((place) => ({ place, map, scale }))),
         100,
         { left: 14, right: width - 14, top: 76, bottom: height - 70 },
+        options.held,
       ),
       ...titles(assembled, options),
     ],

@@ -60,7 +60,8 @@ export interface BalloonShape {
   readonly target: Point;
   readonly number: number;
   /** State of its joint: nothing added, something must be there, does not seal, made up. */
-  readonly tone: 'sealed' | 'needs' | 'leaks' | 'made';
+  /** `held`: it seals, and something speaks against it. */
+  readonly tone: 'sealed' | 'needs' | 'leaks' | 'made' | 'held';
 }
 
 export type Shape = AreaShape | LineShape | DotShape | TextShape | BalloonShape;

@@ -39,7 +39,7 @@ const TEXT: Readonly<Record<TextShape['role'], string>> = {
   attention: 'fill="#7a520a" font-weight="600"',
   leak: 'fill="#b3261e" font-weight="600"',
 };
-const STATE_WORDS = { sealed: '', needs: '', leaks: ', does not seal', made: ', made' } as const;
+const STATE_WORDS = { sealed: '', needs: '', leaks: ', does not seal', held: ', held: see the audit', made: ', made' } as const;
 
 /** A drawing as a file of its own: SVG 1.1, all inks written out, nothing fetched. */
 export function drawingToSvg(drawing: Drawing): string {
@@ -80,12 +80,12 @@ function element(shape: Shape): string {
     case 'balloon': {
       const [x, y] = shape.at.map(at);
       const [tx, ty] = shape.target.map(at);
-      const ink = shape.tone === 'leaks' ? '#b3261e' : '#111';
+      const ink = shape.tone === 'leaks' ? '#b3261e' : shape.tone === 'held' ? '#9a6a12' : '#111';
       const dash = shape.tone === 'needs' ? ' stroke-dasharray="3 2"' : '';
       return [
         `<g><title>Joint ${shape.number}${STATE_WORDS[shape.tone]}</title>`,
         `<line x1="${x}" y1="${y}" x2="${tx}" y2="${ty}" ${STROKES.leader}/><circle cx="${tx}" cy="${ty}" r="1.8" fill="#111"/>`,
-        `<circle cx="${x}" cy="${y}" r="11" fill="#fff" stroke="${ink}" stroke-width="${shape.tone === 'leaks' ? 2.4 : 1.2}"${dash}/>`,
+        `<circle cx="${x}" cy="${y}" r="11" fill="#fff" stroke="${ink}" stroke-width="${shape.tone === 'leaks' || shape.tone === 'held' ? 2.4 : 1.2}"${dash}/>`,
         shape.tone === 'made' ? `<circle cx="${x}" cy="${y}" r="8.5" fill="none" stroke="${ink}" stroke-width="0.8"/>` : '',
         `<text x="${x}" y="${Number(y) + 5}" font-size="15" text-anchor="middle" fill="${ink}">${shape.number}</text></g>`,
       ].join('');

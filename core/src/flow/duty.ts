@@ -112,7 +112,8 @@ function reckonDuty(assembled: Pick<AssembledLine, 'line' | 'portA' | 'portB'>, 
     miss('line', 'fallMm', 'How far the pump lies under the tank; until then it is reckoned level with it');
   if (figures.drive === 'fall' && said.fallMm === undefined) miss('line', 'fallMm', 'How far it falls from its outlet to where it enters');
   if (group !== 'air' && figures.drive !== 'still' && running.coldC === undefined) miss('job', 'coldC', 'How cold it is started');
-  const states = figures.drive === 'still' || refused !== undefined ? [] : statesOf(figures, running, flow, hottest.value, at, group === 'air');
+  const states =
+    figures.drive === 'still' || refused !== undefined ? [] : statesOf(figures, running, flow, hottest.value, at, group === 'air');
   const { vague } = fluidById(fluid);
   const beyond = [
     ...(vague ? [vague] : []),

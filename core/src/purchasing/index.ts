@@ -1,3 +1,4 @@
+export { storeFactsOf } from './store-facts.js';
 export { leastChange, type LeastChange } from './least-change.js';
 export { differenceBetweenJobs, previewOf, type Preview } from './preview-remedy.js';
 export { partGroups, partsList, type PartGroup, type PartRow, type PartsList } from './parts-list.js';

@@ -1,5 +1,6 @@
 import { connectorKey } from '../connectors/index.js';
 import type { CutPiece, CutWork, GroupPlan } from '../cutting/index.js';
+import { holds } from '../findings/index.js';
 import { findEntry, findSupply, type Catalogue } from '../job/index.js';
 import type { JudgedJob } from '../audit/index.js';
 import { comingFor, freeFor, type Coming, type Stockroom, type StoreRules } from '../stock/index.js';
@@ -31,6 +32,8 @@ export interface JobNeeds {
   readonly rows: readonly NeedRow[];
   /** Lines that are not whole yet: only what is chosen so far is counted. */
   readonly incomplete: readonly number[];
+  /** Lines that something holds: nothing is ordered for them. */
+  readonly held: readonly number[];
 }
 
 /**
@@ -43,7 +46,10 @@ export function jobNeeds(
   plans: readonly GroupPlan[],
   room: Pick<Stockroom, 'stock' | 'orders' | 'rules'>,
 ): JobNeeds {
-  const list = withoutMade(partsList(job), work, job);
+  // what leaks or is a risk is put right or accepted before anything is ordered for it
+  const held = job.lines.filter((l) => l.findings.some(holds));
+  const ordered = held.length === 0 ? job : { ...job, lines: job.lines.filter((l) => !held.includes(l)) };
+  const list = withoutMade(partsList(ordered), work, job);
   const { catalogue, document } = job;
   const jobId = document.job.id;
   const planned = new Map(plans.map((p) => [p.part, p]));
@@ -125,6 +131,7 @@ export function jobNeeds(
       (a, b) => partGroups.indexOf(a.group) - partGroups.indexOf(b.group) || a.name.localeCompare(b.name, 'en', { numeric: true }),
     ),
     incomplete: list.incomplete,
+    held: held.map((l) => l.line.number),
   };
 }
 

@@ -57,7 +57,7 @@ function cutsChanged(job: JudgedJob, after: JudgedJob['lines'][number]): Preview
 }
 
 function keyOf(f: Finding): string {
-  return `${f.rule} ${placeKey(f.at)} ${f.message}`;
+  return `${f.rule} ${placeKey(f.at)}`;
 }
 
 function holding({ findings }: JudgedJob): number {

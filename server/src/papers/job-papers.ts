@@ -139,7 +139,8 @@ function heightOf(pdf: Pdf, ticket: CutTicket, system: UnitSystem): number {
   const ends = ticket.ends.map((end) =>
     [overWords(end), ...jointWords(end, system)].reduce((sum, words) => sum + pdf.heightOfString(words, { width }), 0),
   );
-  return Math.max(TICKET_HEIGHT, ENDS_AT + BESIDE_CODE + Math.max(...ends) + 9 * MM);
+  const accepted = ticket.accepted.reduce((sum, words) => sum + pdf.heightOfString(words, { width: 2 * width }), 0);
+  return Math.max(TICKET_HEIGHT, ENDS_AT + BESIDE_CODE + Math.max(...ends) + accepted + 9 * MM);
 }
 
 async function drawTicket(pdf: Pdf, ticket: CutTicket, job: JudgedJob, system: UnitSystem, day: string): Promise<void> {
@@ -227,6 +228,7 @@ async function drawTicket(pdf: Pdf, ticket: CutTicket, job: JudgedJob, system: U
       .text('clocking: set on the mock-up', left + 124 * MM, top + 65 * MM, { width: 34 * MM, align: 'center' });
   }
   let y = top + 70 * MM;
+  let lowest = y;
   if (ticket.caution) {
     pdf
       .font('strong')
@@ -254,7 +256,15 @@ async function drawTicket(pdf: Pdf, ticket: CutTicket, job: JudgedJob, system: U
       .text(`${end.hoseEnd} · ${end.port}`, x, pdf.y, { width: own - 18 * MM });
     pdf.text(overWords(end), x, Math.max(pdf.y, y + BESIDE_CODE), { width: own });
     for (const words of jointWords(end, system)) pdf.text(words, x, pdf.y, { width: own });
+    lowest = Math.max(lowest, pdf.y);
   }
+  // what is accepted as it is, under both ends
+  pdf.y = lowest;
+  for (const words of ticket.accepted)
+    pdf
+      .font('strong')
+      .fontSize(8.5)
+      .text(words, left + 3 * MM, pdf.y, { width: width - 6 * MM });
   pdf.x = left;
   pdf.y = top + height;
 }

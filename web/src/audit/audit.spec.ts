@@ -104,10 +104,10 @@ describe('the pages of the rules', () => {
   it('have each rule with what happens, what to do and its source', async () => {
     await openSampleJob({});
     const pages = await render(RulePages, { rule: 'cone-angles-differ' });
-    expect(pages.all('nav a')).toHaveLength(ruleIds.length);
+    expect(pages.all('nav li a')).toHaveLength(ruleIds.length);
     expect(pages.find('article').textContent).toContain('SAE J512 (45°)');
     pages.fixture.componentRef.setInput('rule', 'drain-rises');
     await pages.stable();
-    expect(pages.find('h1').textContent).toBe('A drain that does not fall');
+    expect(pages.find('article h2').textContent).toBe('A drain that does not fall');
   });
 });

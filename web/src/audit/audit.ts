@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, untracked, viewChild } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
   placeKey,
@@ -12,8 +12,9 @@ import {
 } from '@gewinde/core';
 import { v4 as uuid } from 'uuid';
 import { JobStore } from '../data/job-store';
-import { JobView } from '../data/job-view';
 import { InSight } from '../data/in-sight';
+import { WideScreen } from '../shared/wide-screen';
+import { StoreFactsView } from '../stock/store-facts';
 import { FindingPanel } from './finding-panel';
 import { WhatIfPanel } from './what-if-panel';
 import { whereOf, type Where } from './where';
@@ -56,7 +57,10 @@ export class Audit {
   readonly at = input<string>();
   private readonly router = inject(Router);
   private readonly store = inject(JobStore);
-  protected readonly job = inject(JobView).job;
+  private readonly screen = inject(WideScreen);
+  private readonly panel = viewChild<ElementRef<HTMLElement>>('panel');
+  /** With what the store says of it. */
+  protected readonly job = inject(StoreFactsView).job;
 
   protected readonly views = views;
   protected readonly shown = computed((): View => views.find((v) => v.id === this.view())?.id ?? 'worst');
@@ -124,6 +128,8 @@ export class Audit {
 
   protected choose(row: Row): void {
     this.go({ at: row.key });
+    // under the list, where there is no room beside it
+    if (!this.screen.wide()) setTimeout(() => this.panel()?.nativeElement.scrollIntoView({ block: 'nearest' }));
   }
 
   protected putRight(): void {

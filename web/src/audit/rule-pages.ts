@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink } from '@angular/router';
 import { areas, rules, type Rule } from '@gewinde/core';
 import { JobView } from '../data/job-view';
+import { TopBar } from '../shell/top-bar';
 import { RuleExample } from './rule-example';
 
 const all: readonly Rule[] = Object.values(rules);
@@ -9,7 +10,7 @@ const all: readonly Rule[] = Object.values(rules);
 /** Every rule by which a job is judged: what it says, why, its source, and how it looks right and wrong. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, RuleExample],
+  imports: [RouterLink, RuleExample, TopBar],
   templateUrl: './rule-pages.html',
   styleUrl: './rule-pages.scss',
 })

@@ -32,10 +32,11 @@ describe('LineForm', () => {
 
   it('tells what the flow complains of before it is marked as checked, and leads to the figures', async () => {
     await open();
+    expect(form.find('[aria-label="What the flow complains of"]').textContent).toContain('Not said: ball or journal bearings');
+    expect(form.find('button', 'See the figures')).toBeTruthy();
     expect(form.text()).not.toContain('Nothing keeps the vacuum');
     await open({ service: 'brake-booster' });
     expect(form.find('[aria-label="What is open"]').textContent).toContain('Nothing keeps the vacuum in the booster');
-    expect(form.find('button', 'See the figures')).toBeTruthy();
   });
 
   it('converts a length that was taped round the elbow, once', async () => {

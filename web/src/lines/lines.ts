@@ -14,7 +14,7 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { drawingToSvg, runSheet, type JudgedLine, type SizeColumn } from '@gewinde/core';
+import { drawingToSvg, holds, runSheet, type JudgedLine, type SizeColumn } from '@gewinde/core';
 import { NgbModal, NgbOffcanvas, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { InSight } from '../data/in-sight';
 import { JobView } from '../data/job-view';
@@ -114,7 +114,13 @@ export class Lines {
     const chosen = this.chosen();
     const document = this.view.document();
     return chosen && document
-      ? runSheet(chosen, { width: 780, height: 362, jobNumber: document.job.number, system: this.preferences.system() })
+      ? runSheet(chosen, {
+          width: 780,
+          height: 362,
+          jobNumber: document.job.number,
+          system: this.preferences.system(),
+          held: heldJoints(chosen),
+        })
       : null;
   });
   protected readonly freePorts = computed(() => {
@@ -248,4 +254,9 @@ export class Lines {
     const next = list[(at + by + list.length) % list.length];
     if (next) this.open(next);
   }
+}
+
+/** Joints that something speaks against, and nobody has accepted. */
+function heldJoints({ findings }: JudgedLine): ReadonlySet<string> {
+  return new Set(findings.filter(holds).flatMap(({ at }) => at.joint ?? []));
 }

@@ -27,6 +27,7 @@ export class DrawingView {
     sealed: ', seals',
     needs: ', seals with what it needs',
     leaks: ', does not seal',
+    held: ', held',
     made: ', made',
   };
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);

@@ -1,6 +1,6 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { parseConnector } from '@gewinde/core';
+import { parseConnector, type Port } from '@gewinde/core';
 import { NgbModal } from '@ng-bootstrap/ng-bootstrap';
 import { document, ports } from '../../../core/testing/sample-job';
 import { answer, openSampleJob, render, settle } from '../../test/open-job';
@@ -160,7 +160,7 @@ describe('the port table', () => {
       .all('tbody tr')
       .map((r) => [...r.querySelectorAll('td')].map((c) => c.textContent.replace(/\s+/g, ' ').trim()).slice(0, 4));
     expect(rows[0]).toEqual(['1', 'port gallery', 'm14x1.5 f washermetric parallel M14×1.5, female, washer', 'L1']);
-    expect(rows[2]![3]).toBe('free');
+    expect(rows[2]![3]).toBe('free Close …');
   });
 
   it('tells of a sensor whose thread is not that of its port, where it has moved, and that its new port is taken', async () => {
@@ -170,11 +170,29 @@ describe('the port table', () => {
     const wrong = { ...ports.vent, id: 'wrong', label: 'wrong', connector: parseConnector('npt 1/8 f'), sensor: sender };
     await openSampleJob({ ports: [...document.ports, spare, moved, wrong] });
     const table = await render(PortTable, { ports: [spare, moved, wrong] });
-    const cells = table.all('tbody tr').map((r) => [...r.querySelectorAll('td')].map((c) => c.textContent.replace(/\s+/g, ' ').trim()));
-    expect(cells.map((c) => c[3])).toEqual(['oil sender', 'free', 'oil sender']);
+    const cells = table
+      .all('tbody tr:not(.found)')
+      .map((r) => [...r.querySelectorAll('td')].map((c) => c.textContent.replace(/\s+/g, ' ').trim()));
+    expect(cells.map((c) => c[3])).toEqual(['oil sender', 'free Close …', 'oil sender']);
     expect(cells[1]![1]).toContain('oil sender moved to spare');
-    expect(cells[2]![1]).toContain('r 1/8 m does not seal in npt 1/8 f');
-    expect(table.all('.misfit')).toHaveLength(1);
+    const told = table.all('.found').map((r) => r.textContent);
+    expect(told[0]).toContain('the oil sender moves away, and nothing closes its hole');
+    expect(told[1]).toContain('r 1/8 m does not seal in npt 1/8 f');
+  });
+
+  it('closes a port that nothing runs from, by a plug or as it stays, and opens it again', async () => {
+    const spare = { ...ports.vent, id: 'spare', label: 'spare', connector: parseConnector('npt 1/8 f') };
+    const job = await openSampleJob({ ports: [...document.ports, spare] });
+    const table = await render(PortTable, { ports: [spare] });
+    await table.press('button', 'Close spare');
+    await table.press('.found button', /Close it: Plug/);
+    expect(job.sent().commands).toMatchObject([{ do: 'edit-port', id: 'spare', set: { closed: { by: 'plug' } } }]);
+    const plugged: Port = { ...spare, closed: { by: 'stays', fittings: [] } };
+    const { sent } = await openSampleJob({ ports: [...document.ports, plugged] });
+    const again = await render(PortTable, { ports: [plugged] });
+    expect(again.text()).toContain('stays as it is');
+    await again.press('button', 'Open again: spare');
+    expect(sent().commands).toMatchObject([{ do: 'edit-port', id: 'spare', set: { closed: null } }]);
   });
 
   it('duplicates, deletes with a way back, and shows a refusal', async () => {

@@ -96,7 +96,7 @@ export const parts =
 
 export const store =
   (change: Partial<StoreFacts>): Change =>
-  (shown) => ({ ...shown, store: { today: '2026-01-01', short: [], pastOffers: [], shared: [], overOrdered: [], offCut: [], ...change } });
+  (shown) => ({ ...shown, store: { today: '2026-01-01', short: [], shared: [], overOrdered: [], offCut: [], ...change } });
 
 export const all =
   (...changes: readonly Change[]): Change =>

@@ -363,11 +363,6 @@ export const examples: { readonly [R in RuleId]: Example } = {
     words: 'a part without a supplier',
     breaks: store({ short: [{ part: 'hose-ptfe-4', name: 'PTFE hose -4', quantity: 1, lines: [1] }] }),
   },
-  'offer-past': {
-    sound: 'feed',
-    words: 'an offer of last year',
-    breaks: store({ pastOffers: [{ part: 'hose-ptfe-4', name: 'PTFE hose -4', until: '2025-12-01' }] }),
-  },
   'length-shared': {
     sound: 'feed',
     words: 'two jobs on one offcut',

@@ -55,18 +55,22 @@ export const looseEndRules = rulesOf(
       const words = `${component.name}, ${port.label}`;
       if (port.closed) {
         const leak = port.connector && plugLeak(port.connector, port.closed, job);
-        if (leak) say('plug-leaks', at, `${words}: ${leak}`, { remedies: closings(port, job) });
+        if (leak) say('plug-leaks', at, `${words}: ${leak}`, { remedies: closings(port, job, true) });
         continue;
       }
       const thread = port.connector ? ` (${connectorName(port.connector)})` : '';
-      const remedies = closings(port, job);
-      if (port.sensor?.movedTo)
-        say('port-vacated', at, `${words}${thread}: the ${port.sensor.name} moves away, and nothing closes its hole.`, { remedies });
+      const left = port.sensor?.movedTo !== undefined && port.sensor.movedTo !== null;
+      const remedies = closings(port, job, left || LITTLE.test(port.label));
+      if (left)
+        say('port-vacated', at, `${words}${thread}: the ${port.sensor!.name} moves away, and nothing closes its hole.`, { remedies });
       else if (isNew(component, port)) say('port-of-part-open', at, `${words}${thread} is open.`, { remedies });
       else say('port-not-decided', at, `${words}${thread} is free.`, { remedies: [...remedies, stays(port)] });
     }
   },
 );
+
+/** Ports that are plugged where nothing is wanted from them; all others may be waiting for their line. */
+const LITTLE = /\b(gauge|sensor|sender|switch|probe|sample|bleed|drain plug|temperature|temp)\b/i;
 
 /** It comes with a part that is bought for the job. */
 function isNew({ part }: Component, { end }: Port): boolean {
@@ -78,11 +82,17 @@ function stays({ id, version }: Port): Remedy {
 }
 
 /** The plug or cap that goes there, where the catalogue has one. */
-function closings({ id, version, connector }: Port, { catalogue }: JobFacts['job']): Remedy[] {
+function closings({ id, version, connector }: Port, { catalogue }: JobFacts['job'], certain: boolean): Remedy[] {
   const found = connector && closingOf(connector, catalogue.fittings, 'plug');
   if (!found) return [];
   const closed: Closed = { by: 'plug', fittings: [...found.links] };
-  return [{ label: `Close it: ${found.name}`, commands: [{ do: 'edit-port', id, version, set: { closed } }], certain: true }];
+  return [
+    {
+      label: `Close it: ${found.name}`,
+      commands: [{ do: 'edit-port', id, version, set: { closed } }],
+      ...(certain ? { certain: true as const } : {}),
+    },
+  ];
 }
 
 /** Why what closes a port does not seal on it; undefined where it does. */

@@ -1,9 +1,12 @@
+import type { FindingPlace } from '../../findings/index.js';
+import { branchesIn, endsOn, findFitting, type Port } from '../../job/index.js';
 import { sensorMisfit, sensorMove } from '../../lines/index.js';
-import { PRACTICE, rulesOf } from '../rule.js';
+import type { JobFacts } from '../facts.js';
+import { PRACTICE, rulesOf, type Say } from '../rule.js';
 
-/** Sensors that sat in the ports of a line: whether they have a place, and seal there. */
+/** Sensors: whether they fit the port they came out of, have a place where a line takes it, and seal there. */
 export const sensorRules = rulesOf(
-  'line',
+  'job',
   {
     'sensor-without-place': {
       title: 'A sensor without a place',
@@ -54,22 +57,30 @@ export const sensorRules = rulesOf(
       source: PRACTICE,
     },
   },
-  ({ line: { line, portA, portB }, around }, say) => {
-    for (const { side, port } of [portA, portB]) {
+  ({ job }, say) => {
+    const kept = new Set(job.document.lines.flatMap(branchesIn).flatMap((b) => (b.to === 'sensor' && b.portId ? [b.portId] : [])));
+    for (const port of job.document.ports) {
       const { sensor } = port;
       if (!sensor) continue;
-      const at = { lineId: line.id, portId: port.id, way: side === 'A' ? 0 : line.ways.length - 1 };
+      const user = job.userByPort.get(port.id);
+      const line = user?.kind === 'line' ? user.line : undefined;
+      const at = { portId: port.id, ...(line ? { lineId: line.id, way: line.portA === port.id ? 0 : line.ways.length - 1 } : {}) };
       const misfit = sensorMisfit({ ...port, sensor: { ...sensor, movedTo: null } });
       if (misfit) say('sensor-off-port', at, `The ${sensor.name} cannot have come out of this port: ${misfit}`);
-      if (around.isSensorKept(port.id)) continue;
-      const { name, movedTo } = sensor;
-      const place = movedTo ? around.port(movedTo.portId) : undefined;
-      const user = place && around.lineNumberOn(place.id);
-      if (!movedTo) say('sensor-without-place', at, `The ${name} sits in this port and has no new place.`);
-      else if (!place) say('sensor-place-gone', at, `The port the ${name} was to move to is gone.`);
-      else if (user !== undefined) say('sensor-place-taken', at, `The ${name} was to move to ${place.label}, which L${user} uses.`);
-      else if (!sensorMove(port, around)?.joints.every((joint) => joint.outcome === 'seals'))
-        say('sensor-place-leaks', at, `The ${name} does not seal in ${place.label}.`);
+      // one that stays where it sits, or on a tee of its line, needs no other place
+      if (!kept.has(port.id) && (line || sensor.movedTo)) placed(port, at, job, say);
     }
   },
 );
+
+function placed(port: Port, at: FindingPlace, job: JobFacts['job'], say: Say<keyof typeof sensorRules>): void {
+  const { name, movedTo } = port.sensor!;
+  if (!movedTo) return say('sensor-without-place', at, `The ${name} sits in this port and has no new place.`);
+  const place = job.portById.get(movedTo.portId);
+  if (!place) return say('sensor-place-gone', at, `The port the ${name} was to move to is gone.`);
+  const user = job.document.lines.find((l) => endsOn(l, place.id));
+  if (user) return say('sensor-place-taken', at, `The ${name} was to move to ${place.label}, which L${user.number} uses.`);
+  const around = { port: (id: string) => job.portById.get(id), fitting: (id: string | null) => findFitting(job.catalogue, id) };
+  if (!sensorMove(port, around)?.joints.every((joint) => joint.outcome === 'seals'))
+    say('sensor-place-leaks', at, `The ${name} does not seal in ${place.label}.`);
+}

@@ -23,15 +23,6 @@ export const storeRules = rulesOf(
       hint: 'Add an offer in the store, or take another part.',
       source: PRACTICE,
     },
-    'offer-past': {
-      title: 'The offer is past its day',
-      area: 'people and papers',
-      severity: 'advice',
-      before: 'order',
-      why: 'The price is not the price any more.',
-      hint: 'Ask again before the order is sent.',
-      source: PRACTICE,
-    },
     'length-shared': {
       title: 'Another job plans to cut from it',
       area: 'people and papers',
@@ -76,7 +67,6 @@ export const storeRules = rulesOf(
           `${quantity} × ${name} ${due === undefined ? 'can be there' : 'comes'} on ${day}; the job needs it by ${neededBy}.`,
         );
     }
-    for (const { part, name, until } of store.pastOffers) say('offer-past', { partId: part }, `${name}: the offer held until ${until}.`);
     for (const { lengthId, words } of store.shared) say('length-shared', { lengthId }, words);
     for (const { orderId, number, name, quantity } of store.overOrdered)
       say('ordered-too-much', { orderId }, `${number} brings ${quantity} × ${name} more than the job needs now.`);
