@@ -1,5 +1,5 @@
 import { severities, waiverOf, type Finding, type WhatIsFound } from '../findings/index.js';
-import { feedsOf, sizeTaken, systemOf, thermostatsOf, type FlowQuestion, type JobSystem, type LineSizing } from '../flow/index.js';
+import { feedsOf, sizeTaken, systemOf, thermostatsOf, type FlowQuestion, type LineSizing } from '../flow/index.js';
 import { usualFlowRules, type Catalogue, type JobDocument, type Running, type Waiver } from '../job/index.js';
 import {
   answersStand,

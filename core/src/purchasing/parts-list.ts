@@ -63,7 +63,7 @@ export interface PartsList {
  * chosen count even where the rest of the line is open; those lines are named as incomplete. Hose counts by its cut length.
  */
 export function partsList(job: JudgedJob): PartsList {
-  const { lines, document, catalogue, shop, userByPort, componentById } = job;
+  const { lines, document, catalogue, userByPort, componentById } = job;
   const around = lookupsIn(document, catalogue);
   const rows = new Map<string, PartRow>();
   const incomplete: number[] = [];

@@ -1,4 +1,4 @@
-import { catalogueOf, partsNamedIn, type Catalogue, type JobDocument } from '@gewinde/core';
+import { catalogueOf, type Catalogue } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { listPartRows, listPartsAsMade } from '../database/part-rows.js';
 import { lots } from '../database/lots.js';
@@ -16,30 +16,6 @@ export async function findParts(db: Knex, ids: Iterable<string>, besides?: (quer
 /** The parts with these ids as they are made: what a job is held against, which asks neither for prices nor for stock. */
 export async function findPartsAsMade(db: Knex, ids: Iterable<string>): Promise<Catalogue> {
   return catalogueOf(soundParts(await listPartsAsMade(db, ids)).sound);
-}
-
-/** All that a job can be put on paper with: the parts it names, what is used up, and the bungs that its ports are of. */
-export async function partsFor(db: Knex, document: JobDocument): Promise<Catalogue> {
-  const bungs = document.ports.some((port) => port.connector?.family === 'bung');
-  const named = await findParts(
-    db,
-    partsNamedIn(document),
-    bungs ? (query) => void query.where({ kind: 'fitting', family: 'bung' }) : undefined,
-  );
-  return { ...named, supplies: (await suppliesOf(db)).supplies };
-}
-
-/** What is used up, by where it was read and the change of the shop up to which it is told: hundreds of rows that seldom change. */
-const readSupplies = new WeakMap<Knex, { readonly at: string; readonly read: Catalogue }>();
-
-async function suppliesOf(db: Knex): Promise<Catalogue> {
-  const at = await shopMark(db);
-  const known = readSupplies.get(db);
-  if (known?.at === at) return known.read;
-  const read = catalogueOf(soundParts(await listPartRows(db, { kind: 'supply' })).sound);
-  // what was changed meanwhile has another mark by now: it is read again the next time
-  readSupplies.set(db, { at, read });
-  return read;
 }
 
 /** Differs whenever a change of the shop was made, the demo came or a backup was restored. */

@@ -16,7 +16,6 @@ import {
 } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { createHash } from 'node:crypto';
-import { findPartsAsMade } from '../catalogue/catalogue-lookup.js';
 import { missingParts } from '../catalogue/catalogue-store.js';
 import type { Entity } from '../database/entities.js';
 import { listPartRows } from '../database/part-rows.js';

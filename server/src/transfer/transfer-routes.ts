@@ -1,6 +1,6 @@
 import { jobContracts, partsList, partsNamedIn, writeJobFile } from '@gewinde/core';
 import { randomUUID } from 'node:crypto';
-import { findParts, partsFor } from '../catalogue/catalogue-lookup.js';
+import { findParts } from '../catalogue/catalogue-lookup.js';
 import { judgedFor } from '../catalogue/parts-to-judge.js';
 import { readDocument } from '../jobs/read-document.js';
 import type { App } from '../plugins/app-type.js';

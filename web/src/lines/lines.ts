@@ -74,7 +74,7 @@ export class Lines {
   /** `?show=sizing`: what is looked at, beside the rack. */
   readonly show = input<string>();
   /** The joint to begin with, by its id. */
-  readonly askedJoint = input<string>(undefined, { alias: 'joint' });
+  readonly joint = input<string>();
 
   private readonly router = inject(Router);
   private readonly modal = inject(NgbModal);
@@ -109,7 +109,7 @@ export class Lines {
   /** Where the rack is on its way to, so that keys pressed quickly all count. */
   private heading: string | undefined;
   private readonly chosenId = computed(() => this.chosen()?.line.id ?? null);
-  protected readonly joint = computed(() => this.chosen()?.joints.find((j) => j.number === this.jointNumber()));
+  protected readonly inHand = computed(() => this.chosen()?.joints.find((j) => j.number === this.jointNumber()));
   protected readonly sheet = computed(() => {
     const chosen = this.chosen();
     const document = this.view.document();
@@ -148,7 +148,7 @@ export class Lines {
         });
     });
     effect(() => {
-      const [id, lineId] = [this.askedJoint(), this.chosenId()];
+      const [id, lineId] = [this.joint(), this.chosenId()];
       if (id !== undefined && lineId !== null)
         untracked(() => this.jointNumber.set(this.chosen()?.joints.find((j) => j.id === id)?.number ?? null));
     });

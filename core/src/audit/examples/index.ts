@@ -1,4 +1,5 @@
-export { examples, type Example } from './examples.js';
+export type { Example } from './example.js';
+export { examples } from './examples.js';
 export { jobOfSetUp, ordinary, type SetUp, type SetUpLine } from './set-up.js';
 export { sideBySide, standsBeside } from './several.js';
 export { brokenExample, soundExample, soundJob } from './show.js';
