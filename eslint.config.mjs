@@ -21,6 +21,7 @@ const order = [
   'commands',
   'findings',
   'stock',
+  'shop-rules',
   'lines',
   'flow',
   'audit',

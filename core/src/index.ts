@@ -13,6 +13,7 @@ export * from './job/index.js';
 export * from './commands/index.js';
 export * from './findings/index.js';
 export * from './stock/index.js';
+export * from './shop-rules/index.js';
 export * from './lines/index.js';
 export * from './flow/index.js';
 export * from './audit/index.js';

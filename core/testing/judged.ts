@@ -3,6 +3,7 @@ import {
   judgeLine,
   lookupsIn,
   ruleById,
+  usualSchools,
   rules,
   type Catalogue,
   type Check,
@@ -17,7 +18,12 @@ import {
 
 /** What is found of a line by itself: not what runs in it, nor what is not ticked as made up yet. */
 function byItself<T extends Pick<JudgedLine, 'findings'>>(line: T): T {
-  return { ...line, findings: line.findings.filter(({ rule }) => (ruleById(rule).check.reads === 'line' || ruleById(rule).area === 'sensor') && rule !== 'joints-not-made') };
+  return {
+    ...line,
+    findings: line.findings.filter(
+      ({ rule }) => (ruleById(rule).check.reads === 'line' || ruleById(rule).area === 'sensor') && rule !== 'joints-not-made',
+    ),
+  };
 }
 
 export function judgedLine(line: JobDocument['lines'][number], document: JobDocument, catalogue: Catalogue): JudgedLine {
@@ -41,12 +47,15 @@ export function flowFindings(
   );
   for (const { look } of checks)
     look(
-      { line: sizing.line, sizing, question },
+      { line: sizing.line, sizing, question, schools: usualSchools },
       (rule, _, message) => void found.push({ rule, severity: ruleById(rule).severity, message }),
     );
   const { look } = rules['valve-against-flow'].check as unknown as Check<'line'>;
   const around = lookupsIn(question.job.document, question.job.catalogue);
-  look({ line: sizing.line, around }, (rule, _, message) => void found.push({ rule, severity: ruleById(rule).severity, message }));
+  look(
+    { line: sizing.line, around, schools: usualSchools },
+    (rule, _, message) => void found.push({ rule, severity: ruleById(rule).severity, message }),
+  );
   // what cannot be judged, and what is known of every joint, is not the flow's
   return found.filter(({ rule }) => !['flow-not-judged', 'torque-not-known', 'seal-not-certain'].includes(rule));
 }

@@ -18,6 +18,8 @@ export const routes: Routes = [
   },
   { path: 'rules', title: 'Rules · Gewinde', loadComponent: () => import('./audit/rule-pages').then((m) => m.RulePages) },
   { path: 'rules/:rule', title: 'Rules · Gewinde', loadComponent: () => import('./audit/rule-pages').then((m) => m.RulePages) },
+  { path: 'shop-rules', title: 'Shop rules · Gewinde', loadComponent: () => import('./audit/shop-rules').then((m) => m.ShopRules) },
+  { path: 'shop-rules/:of', title: 'Shop rules · Gewinde', loadComponent: () => import('./audit/shop-rules').then((m) => m.ShopRules) },
   { path: 'store', title: 'Store · Gewinde', loadComponent: () => import('./store/store').then((m) => m.Store) },
   { path: 'store/shelf', title: 'Shelf · Gewinde', loadComponent: () => import('./stock/shelf').then((m) => m.ShelfRoom) },
   { path: 'store/rack', title: 'Hose rack · Gewinde', loadComponent: () => import('./stock/rack').then((m) => m.RackRoom) },

@@ -8,6 +8,7 @@ import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import {
   noStoreRules,
   usualFlowRules,
+  usualJudgingRules,
   usualSealRules,
   usualWeights,
   type Command,
@@ -39,6 +40,7 @@ export const shopAt0 = {
   weights: { id: 'chain-weights', weights: usualWeights, version: 0 },
   sealRules: { id: 'seal-rules', rules: usualSealRules, version: 0 },
   flowRules: { id: 'flow-rules', rules: usualFlowRules, version: 0 },
+  judgingRules: { id: 'judging-rules', rules: usualJudgingRules, version: 0 },
   unsound: [] as { id: string; problem: string }[],
   at: 0,
 };

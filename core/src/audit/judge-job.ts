@@ -11,13 +11,14 @@ import {
   type AssembledLine,
   type Lookups,
 } from '../lines/index.js';
+import { schoolsOfJob, usualJudgingRules } from '../shop-rules/index.js';
 import { usualSealRules } from '../supplies/index.js';
 import type { JudgedJob, JudgedJointPlace, JudgedLine, JudgingSchools, LineState } from './judged.js';
 import { ruleById, rules } from './registry.js';
 import type { Check, FactsOf, Reads } from './rule.js';
 import type { StoreFacts } from './store-facts.js';
 
-export const usualSchools: JudgingSchools = { seals: usualSealRules, flow: usualFlowRules };
+export const usualSchools: JudgingSchools = { seals: usualSealRules, flow: usualFlowRules, limits: usualJudgingRules };
 const NOTHING_SAID: Running = {};
 
 const checks = [...new Set(Object.values(rules).map(({ check }) => check))];
@@ -30,6 +31,7 @@ const byJob = checksOf('job');
 /** What was found of a line, and what it was found from: as long as that is the same, it is not looked for again. */
 interface LineNotes {
   readonly line: AssembledLine;
+  readonly limits: JudgingSchools['limits'];
   readonly asked: Asked;
   readonly own: readonly WhatIsFound[];
   readonly flowFrom: readonly unknown[];
@@ -58,16 +60,17 @@ export function judgeJob(
   document: JobDocument,
   catalogue: Catalogue,
   previous?: JudgedJob,
-  schools: JudgingSchools = usualSchools,
+  shop: JudgingSchools = usualSchools,
   store?: StoreFacts,
 ): JudgedJob {
+  const schools = schoolsOfJob(document.job.deviations, shop);
   const facts = assembleJob(document, catalogue, previous?.facts, schools);
   const known = previous && notes.get(previous);
   const question: FlowQuestion = { job: facts, running: document.job.running ?? NOTHING_SAID, rules: schools.flow };
   const around = lookupsIn(document, catalogue);
   const controlled = thermostatsOf(facts).length > 0;
   const ofLine = new Map(
-    facts.lines.map((line) => [line.line.id, lineNotes(line, around, question, controlled, known?.ofLine.get(line.line.id))]),
+    facts.lines.map((line) => [line.line.id, lineNotes(line, around, question, schools, controlled, known?.ofLine.get(line.line.id))]),
   );
   const systemFrom = [question.running, schools.flow, document.components, document.ports, catalogue, ...facts.lines];
   const system = previous && known && isSame(known.systemFrom, systemFrom) ? previous.system : systemOf(question, 'hottest', 'hot');
@@ -80,7 +83,7 @@ export function judgeJob(
   const job: JudgedJob = {
     ...facts,
     facts,
-    schools,
+    schools: shop,
     store,
     lines,
     lineById: new Map(lines.map((line) => [line.line.id, line])),
@@ -104,15 +107,30 @@ export function judgeLine(
   return judgeJob({ ...document, lines: [...others, line] }, catalogue, undefined, schools).lineById.get(line.id)!;
 }
 
-function lineNotes(line: AssembledLine, around: Lookups, question: FlowQuestion, controlled: boolean, before?: LineNotes): LineNotes {
-  const same = before?.line === line && answersStand(before.asked, around) ? before : undefined;
+function lineNotes(
+  line: AssembledLine,
+  around: Lookups,
+  question: FlowQuestion,
+  schools: JudgingSchools,
+  controlled: boolean,
+  before?: LineNotes,
+): LineNotes {
+  const same = before?.line === line && before.limits === schools.limits && answersStand(before.asked, around) ? before : undefined;
   const { lookups, asked } = noting(around);
-  const own = same?.own ?? look(byLine, { line, around: lookups });
+  const own = same?.own ?? look(byLine, { line, around: lookups, schools });
   const { job, running, rules: flowRules } = question;
   const flowFrom = [line, running, flowRules, job.shop.seals, job.catalogue, controlled, ...feedsOf(line, job)];
   if (same && isSame(same.flowFrom, flowFrom)) return same;
   const sizing = sizeTaken(line, question);
-  return { line, asked: same?.asked ?? asked, own, flowFrom, sizing, flowing: look(byFlow, { line, sizing, question }) };
+  return {
+    line,
+    limits: schools.limits,
+    asked: same?.asked ?? asked,
+    own,
+    flowFrom,
+    sizing,
+    flowing: look(byFlow, { line, sizing, question, schools }),
+  };
 }
 
 function look<R extends Reads>(list: readonly Check<R>[], facts: FactsOf[R]): WhatIsFound[] {
@@ -123,8 +141,8 @@ function look<R extends Reads>(list: readonly Check<R>[], facts: FactsOf[R]): Wh
 
 /** What is found, with all that its rule says, and whether it is accepted. */
 function findingOf(found: WhatIsFound, waivers: readonly Waiver[]): Finding {
-  const { title, severity, why, hint, source } = ruleById(found.rule);
-  const { rule, at, message } = found;
+  const { title, why, hint, source, severity: usual } = ruleById(found.rule);
+  const { rule, at, message, severity = usual } = found;
   const accepted = waiverOf({ rule, at, message, severity }, waivers);
   return {
     rule,

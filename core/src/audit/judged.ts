@@ -1,13 +1,11 @@
 import type { Finding } from '../findings/index.js';
 import type { JobSystem, LineSizing } from '../flow/index.js';
-import type { FlowRules } from '../job/index.js';
+import type { Schools } from '../shop-rules/index.js';
 import type { StoreFacts } from './store-facts.js';
-import type { AssembledJob, AssembledLine, JointPlace, ShopSchools } from '../lines/index.js';
+import type { AssembledJob, AssembledLine, JointPlace } from '../lines/index.js';
 
 /** What the shop does its own way, where it bears on how a job is judged. */
-export interface JudgingSchools extends ShopSchools {
-  readonly flow: FlowRules;
-}
+export type JudgingSchools = Schools;
 
 /** `leaks`: it will not do. `open`: something is not chosen yet, or a risk is neither put right nor accepted. */
 export type LineState = 'open' | 'leaks' | 'seals' | 'checked';

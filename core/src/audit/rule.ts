@@ -6,7 +6,7 @@ export type Say<Id extends string = string> = (
   rule: Id,
   at: FindingPlace,
   message: string,
-  more?: Pick<WhatIsFound, 'hint' | 'remedies'>,
+  more?: Pick<WhatIsFound, 'hint' | 'remedies' | 'severity'>,
 ) => void;
 
 export interface FactsOf {

@@ -4,6 +4,7 @@ import {
   CheckedSchema,
   ClosedSchema,
   ComponentFields,
+  DeviationSchema,
   JobFields,
   KeptWaySchema,
   LineFields,
@@ -49,7 +50,7 @@ export const commandSchemas = {
     {
       do: Type.Literal('edit-job'),
       version: Version,
-      set: Type.Partial(Type.Object(without(JobFields.properties, 'waivers'), strict), strict),
+      set: Type.Partial(Type.Object(without(JobFields.properties, 'waivers', 'deviations'), strict), strict),
     },
     strict,
   ),
@@ -177,6 +178,8 @@ export const commandSchemas = {
     { do: Type.Literal('withdraw-acceptance'), rule: WaiverSchema.properties.rule, at: WaiverSchema.properties.at },
     strict,
   ),
+  deviate: Type.Object({ do: Type.Literal('deviate'), deviation: DeviationSchema }, strict),
+  'follow-shop': Type.Object({ do: Type.Literal('follow-shop'), rule: DeviationSchema.properties.rule }, strict),
   'delete-line': Type.Object({ do: Type.Literal('delete-line'), ...lineRow }, strict),
 };
 

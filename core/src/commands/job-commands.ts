@@ -3,6 +3,7 @@ import { findEntry, jobEntities, partsOfWay, runningProblem, type JobEntityType,
 import { CommandError } from './command-error.js';
 import { addComponent, deleteComponent, duplicateComponent, editComponent } from './component-commands.js';
 import { commandSchemas, type Command, type CommandName, type CommandOf } from './command-schemas.js';
+import { deviate, followShop } from './deviation-commands.js';
 import type { JobDraft } from './job-draft.js';
 import { addLine, checkLine, deleteLine, editLine, editWay, takeWay } from './line-commands.js';
 import { addPiece, breakLine, editPiece, joinLine, removePiece } from './piece-commands.js';
@@ -127,6 +128,8 @@ export const jobCommands: { readonly [N in CommandName]: JobCommandEntry<Command
     names: none,
     run: withdrawAcceptance,
   },
+  deviate: { schema: s.deviate, words: 'Do it another way in this job', begins: null, names: none, run: deviate },
+  'follow-shop': { schema: s['follow-shop'], words: 'Follow the shop again', begins: null, names: none, run: followShop },
   'delete-line': { schema: s['delete-line'], words: 'Delete a line', begins: 'line', names: none, run: deleteLine },
 };
 

@@ -18,6 +18,8 @@ export interface CommandContext {
   readonly parts?: Catalogue;
   /** `ignore`: to show what a change will look like before the server has judged it. */
   readonly versions?: 'check' | 'ignore';
+  /** Why a shop rule cannot be set to a value in a job; whoever knows the rules says it. */
+  readonly ruleProblem?: (rule: string, value: number | boolean | string) => string | undefined;
   /** What stands against a line being checked, in words, the worst first: whoever can judge a job says it. */
   readonly heldBy?: (document: JobDocument, lineId: string) => readonly string[];
 }

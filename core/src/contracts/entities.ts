@@ -8,7 +8,7 @@ import {
   StoreRulesRowSchema,
   SupplierSchema,
 } from '../stock/index.js';
-import { FlowRulesRowSchema, SealRulesRowSchema, WeightsRowSchema } from '../shop/index.js';
+import { FlowRulesRowSchema, JudgingRulesRowSchema, SealRulesRowSchema, WeightsRowSchema } from '../shop/index.js';
 
 /** Every type of row the app keeps and changes: those of a job, and those that all jobs share. */
 export const entities = {
@@ -37,6 +37,14 @@ export const entities = {
     many: 'sets of flow rules',
     undo: 'taken back',
     fields: { rules: 'what flow is reckoned with' },
+  },
+  judgingRules: {
+    schema: JudgingRulesRowSchema,
+    parent: null,
+    one: 'set of judging rules',
+    many: 'sets of judging rules',
+    undo: 'taken back',
+    fields: { rules: 'what jobs are judged by' },
   },
   supplier: {
     schema: SupplierSchema,

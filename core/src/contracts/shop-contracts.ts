@@ -1,9 +1,17 @@
 import { Type, type Static } from 'typebox';
 import { FittingSchema, LineErrorSchema, ListMoneySchema } from '../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
-import { CataloguePartSchema, ChangeHead, partSections, type CataloguePart, type PartSection } from '../job/index.js';
+import { CataloguePartSchema, ChangeHead, JobDocumentSchema, partSections, type CataloguePart, type PartSection } from '../job/index.js';
 import { bytes, counts, type Frozen, listLimits, OneKindOf, OneOf } from '../schema/index.js';
-import { FlowRulesRowSchema, SealRulesRowSchema, ShopCommandSchema, WeightsRowSchema } from '../shop/index.js';
+import {
+  FlowRulesRowSchema,
+  JudgingRulesRowSchema,
+  SealRulesRowSchema,
+  RuleName,
+  RuleValueSchema,
+  ShopCommandSchema,
+  WeightsRowSchema,
+} from '../shop/index.js';
 import { stockEntityNames, stockEntitySchemas } from '../stock/index.js';
 import { SupplySchema } from '../supplies/index.js';
 import { contract } from './contract.js';
@@ -20,6 +28,7 @@ const ShopEntitySchema = OneKindOf(
     Type.Object({ type: Type.Literal('weights'), row: WeightsRowSchema }),
     Type.Object({ type: Type.Literal('sealRules'), row: SealRulesRowSchema }),
     Type.Object({ type: Type.Literal('flowRules'), row: FlowRulesRowSchema }),
+    Type.Object({ type: Type.Literal('judgingRules'), row: JudgingRulesRowSchema }),
     ...stockEntitySchemas,
   ],
   'ShopEntity',
@@ -30,7 +39,7 @@ export const ShopChangeSchema = Type.Object(
     ...ChangeHead,
     put: Type.Array(ShopEntitySchema),
     removed: Type.Array(
-      Type.Object({ type: OneOf(['part', 'weights', 'sealRules', 'flowRules', ...stockEntityNames]), id: Type.String() }),
+      Type.Object({ type: OneOf(['part', 'weights', 'sealRules', 'flowRules', 'judgingRules', ...stockEntityNames]), id: Type.String() }),
     ),
   },
   { title: 'ShopChange' },
@@ -81,6 +90,12 @@ export type ListPreview = Frozen<Static<typeof ListPreviewSchema>>;
 /** The list is a count: the shelves of parts that are there are set by it; else they are left as they are. */
 const Counted = Type.Optional(Type.Boolean());
 
+/** A job with the parts that it names: enough to draw it. */
+const ShownJobSchema = Type.Object(
+  { document: JobDocumentSchema, fittings: Type.Array(FittingSchema), hoses: Type.Array(HoseSchema), hoseEnds: Type.Array(HoseEndSchema) },
+  { title: 'ShownJob' },
+);
+
 export const shopContracts = {
   readCatalogue: contract({
     method: 'GET',
@@ -97,6 +112,7 @@ export const shopContracts = {
         weights: WeightsRowSchema,
         sealRules: SealRulesRowSchema,
         flowRules: FlowRulesRowSchema,
+        judgingRules: JudgingRulesRowSchema,
         at: Type.Integer({ minimum: 0 }),
       },
       { title: 'Shop' },
@@ -120,6 +136,48 @@ export const shopContracts = {
       strict,
     ),
     answer: ShopChangeSchema,
+    status: 200,
+  }),
+  previewRule: contract({
+    method: 'POST',
+    path: '/api/shop/rules/preview',
+    summary: 'What a rule of the shop would change in the findings of the open jobs, before it is set',
+    body: Type.Object({ rule: RuleName, value: RuleValueSchema }, strict),
+    answer: Type.Object(
+      {
+        /** Open jobs that were looked at. */
+        jobs: Count,
+        changed: Type.Array(
+          Type.Object({
+            id: Type.String(),
+            number: Type.String(),
+            name: Type.String(),
+            gone: Count,
+            new: Count,
+            holdsBefore: Count,
+            holdsAfter: Count,
+          }),
+        ),
+      },
+      { title: 'RulePreview' },
+    ),
+    status: 200,
+  }),
+  readExample: contract({
+    method: 'GET',
+    path: '/api/rules/:rule/example',
+    summary: 'How a rule looks: a job that it has nothing against, and the same with the one thing wrong',
+    params: Type.Object({ rule: Type.String({ minLength: 1, maxLength: 60 }) }, strict),
+    answer: Type.Object(
+      {
+        /** What is made wrong, in a few words, and what is found of it. */
+        words: Type.String(),
+        message: Type.String(),
+        sound: ShownJobSchema,
+        broken: ShownJobSchema,
+      },
+      { title: 'RuleExample' },
+    ),
     status: 200,
   }),
   undoShop: contract({

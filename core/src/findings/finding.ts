@@ -40,6 +40,8 @@ export interface WhatIsFound {
   readonly at: FindingPlace;
   /** What is found, in words a fabricator would use; quantities are marked, and said in the units of the house. */
   readonly message: string;
+  /** Where the shop's school weighs it otherwise than its rule. */
+  readonly severity?: Severity;
   /** What to do about it, where the rule does not say it better. */
   readonly hint?: string;
   readonly remedies?: readonly Remedy[];

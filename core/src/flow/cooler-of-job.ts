@@ -21,8 +21,6 @@ export interface CoolerOfJob {
   readonly missing: readonly string[];
 }
 
-/** Most that a whole cooler circuit may take of the pump, hot. Common practice. */
-export const COOLER_SPARE_BAR = 1;
 /** Where oil is warm enough to be driven, °C. Common practice. */
 export const WARM_ENOUGH_C = 80;
 const USUAL_THERMOSTAT: Thermostat = { opensC: 80, fullOpenC: 92 };
@@ -49,7 +47,7 @@ export function coolerOfJob(
   ];
   const own = takesBar !== undefined && atLpm !== undefined && flowLpm > 0 ? takenBarAt({ takesBar, atLpm }, flowLpm) : 0;
   const lossBar = flowLpm > 0 ? lines.reduce((sum, l) => sum + (l.lossBar ?? 0), 0) + own : undefined;
-  const base = { spareBar: COOLER_SPARE_BAR, missing, ...(lossBar === undefined ? {} : { lossBar }) };
+  const base = { spareBar: rules.coolerSpareBar, missing, ...(lossBar === undefined ? {} : { lossBar }) };
   if (!oil || powerKw === undefined || hottestC === undefined || airC === undefined || flowLpm === 0 || hottestC <= airC) return base;
   const fluid = fluidProperties('engine oil', { tempC: hottestC, oil: oilOf(oil) });
   const need = coolerNeed({

@@ -1,4 +1,4 @@
-import { DRAIN_BORE_MM, DRAIN_FAILS_MM } from '../lines/index.js';
+import type { FlowRules } from '../job/index.js';
 import { quantity } from '../units/index.js';
 import type { LineDuty } from './duty.js';
 import type { Held } from './held.js';
@@ -9,7 +9,7 @@ import type { SizeRun } from './size-line.js';
 const DRAIN_TIMES = 1.25;
 
 /** A drain by its fall: what it carries of what comes, its bore and its ledges. */
-export function heldByFall(run: SizeRun, duty: LineDuty): Held[] {
+export function heldByFall(run: SizeRun, duty: LineDuty, { drainBoreMm, drainFailsMm }: FlowRules): Held[] {
   const bore = run.path.passed.length > 0 ? Math.min(...run.path.passed.map((p) => p.boreMm)) : 0;
   const stepped = stepDown(run);
   const turbo = duty.figures.service === 'turbo-drain';
@@ -32,14 +32,14 @@ export function heldByFall(run: SizeRun, duty: LineDuty): Held[] {
         },
       ];
     }),
-    ...(turbo && bore < DRAIN_BORE_MM
+    ...(turbo && bore < drainBoreMm
       ? [
           {
             left: -1,
-            ...(bore >= DRAIN_FAILS_MM ? { soft: true as const } : {}),
+            ...(bore >= drainFailsMm ? { soft: true as const } : {}),
             row: 'narrowest' as const,
             short: 'narrow drain',
-            words: `its narrowest is ${quantity(bore.toFixed(1), 'mm')}; ${quantity(DRAIN_BORE_MM, 'mm')} and up are usual, and under ${quantity(DRAIN_FAILS_MM, 'mm')} froth stands in it`,
+            words: `its narrowest is ${quantity(bore.toFixed(1), 'mm')}; ${quantity(drainBoreMm, 'mm')} and up are usual, and under ${quantity(drainFailsMm, 'mm')} froth stands in it`,
           },
         ]
       : []),

@@ -53,7 +53,7 @@ export { growthOf, plannedRunning, type Growth } from './planned.js';
 export { sizingRows, type SizingRow, type SizingRowId } from './sizing-rows.js';
 export { workingOf, type Working, type WorkingStep } from './working.js';
 export { stepUps, type StepUp } from './step-up.js';
-export { coolerOfJob, COOLER_SPARE_BAR, WARM_ENOUGH_C, type CoolerOfJob } from './cooler-of-job.js';
+export { coolerOfJob, WARM_ENOUGH_C, type CoolerOfJob } from './cooler-of-job.js';
 export { alongHose, downDrain, throughHole, type OneAnswer } from './one-question.js';
 export { bypassOfLine } from './bypass-of-line.js';
 export { couplersOfLine, type CouplerOfLine } from './coupler-of-line.js';

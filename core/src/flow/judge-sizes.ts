@@ -1,4 +1,4 @@
-import type { Running } from '../job/index.js';
+import type { FlowRules, Running } from '../job/index.js';
 import type { AssembledLine } from '../lines/index.js';
 import type { LineDuty } from './duty.js';
 import type { Held } from './held.js';
@@ -28,13 +28,13 @@ export interface SizeColumn extends SizeRun {
 type Judged = Pick<LineSizing, 'columns' | 'taken' | 'recommended' | 'reason' | 'practice' | 'refusals'>;
 
 /** The verdict of each size, and which is to be taken: the narrowest that passes, or that at least goes. */
-export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, running: Running, line: AssembledLine): Judged {
+export function judgeSizes(runs: readonly SizeRun[], duty: LineDuty, running: Running, line: AssembledLine, rules: FlowRules): Judged {
   const widest = runs[runs.length - 1];
   // what speaks against all of them is the construction's, and says nothing of the size
   const refusals = (runs[0]?.refusals ?? []).filter((why) => runs.every((run) => run.refusals.includes(why)));
   const still = duty.figures.drive === 'still';
   const columns = runs.map((run): SizeColumn => {
-    const all = run.outcomes.length > 0 ? heldBy(run, widest!, duty, running, line) : [];
+    const all = run.outcomes.length > 0 ? heldBy(run, widest!, duty, running, line, rules) : [];
     const held = worstOfEach(all);
     const hard = held.filter((h) => h.left < 0 && !h.soft);
     const soft = held.filter((h) => h.left < 0 && h.soft);
@@ -102,7 +102,7 @@ function bestOf(columns: readonly SizeColumn[], { drive, dashes }: ServiceFigure
   return best && columns.indexOf(best);
 }
 
-function heldBy(run: SizeRun, widest: SizeRun, duty: LineDuty, running: Running, line: AssembledLine): Held[] {
+function heldBy(run: SizeRun, widest: SizeRun, duty: LineDuty, running: Running, line: AssembledLine, rules: FlowRules): Held[] {
   switch (duty.figures.drive) {
     case 'pressure':
       return heldByFeed(run, widest, duty, line);
@@ -111,7 +111,7 @@ function heldBy(run: SizeRun, widest: SizeRun, duty: LineDuty, running: Running,
     case 'suction':
       return heldBySuction(run, duty);
     case 'fall':
-      return heldByFall(run, duty);
+      return heldByFall(run, duty, rules);
     case 'still':
       return [];
   }

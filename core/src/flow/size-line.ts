@@ -104,7 +104,7 @@ function sizeAmong(line: AssembledLine, question: FlowQuestion, which: 'all' | '
       bearsBar: deratedBar(hose, duty.hottest.value),
     };
   });
-  const judged = judgeSizes(runs, duty, running, line);
+  const judged = judgeSizes(runs, duty, running, line, rules);
   const at = judged.recommended ?? judged.taken;
   const dash = at === undefined ? line.pieces[0]!.hose?.dash : runs[at]!.hose.dash;
   const bearing = which === 'all' ? hosesOfDash(hoseDuty, dash, job.catalogue) : [];

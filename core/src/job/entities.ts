@@ -32,6 +32,7 @@ export const jobEntities = {
       neededBy: 'needed by',
       beside: 'parts beside the lines',
       waivers: 'accepted findings',
+      deviations: 'what it does another way',
     },
   },
   component: {

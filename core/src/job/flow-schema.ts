@@ -111,6 +111,11 @@ export const FlowRulesSchema = Type.Object(
     /** How much a heat sleeve takes off what is around it, K. */
     sleeveK: Type.Number({ minimum: 0, maximum: 300 }),
     thermostat: OneOf(['thermostat', 'none']),
+    /** Usual bore of a drain by gravity and up, and under which froth stands in it, mm. */
+    drainBoreMm: Type.Number({ minimum: 6, maximum: 25 }),
+    drainFailsMm: Type.Number({ minimum: 5, maximum: 20 }),
+    /** Most that a whole cooler circuit may take of the pump, hot, bar. */
+    coolerSpareBar: Type.Number({ minimum: 0.1, maximum: 5 }),
   },
   { ...strict, title: 'FlowRules' },
 );
@@ -131,6 +136,10 @@ export const usualFlowRules: FlowRules = {
   hoseSchool: 'ptfe',
   sleeveK: 100,
   thermostat: 'thermostat',
+  // what the ends of a -10 hose pass; 8 mm fails, -10 does
+  drainBoreMm: 11,
+  drainFailsMm: 9.5,
+  coolerSpareBar: 1,
 };
 
 /** Something in what was said of flow that cannot be. */

@@ -7,7 +7,7 @@ import { Id, Note, Order, Version, Words } from './fields.js';
 import { ComponentFlowSchema, RunningSchema } from './flow-schema.js';
 import { PortThreadFields } from './port-thread.js';
 import { LineSchema, MOST_FITTINGS } from './line-schema.js';
-import { WaiverSchema } from './waiver-schema.js';
+import { DeviationSchema, WaiverSchema } from './waiver-schema.js';
 
 /** A part that somebody added by hand to what a job needs. */
 export const BesideSchema = Type.Object(
@@ -34,6 +34,8 @@ export const JobFields = Type.Object(
     beside: Type.Optional(Type.Array(BesideSchema, { maxItems: counts.partsBeside })),
     /** Findings that are accepted as they are. */
     waivers: Type.Optional(Type.Array(WaiverSchema, { maxItems: counts.waiversOfJob })),
+    /** What it does another way than the shop. */
+    deviations: Type.Optional(Type.Array(DeviationSchema, { maxItems: counts.deviationsOfJob })),
   },
   { additionalProperties: false },
 );

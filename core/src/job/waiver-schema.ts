@@ -16,4 +16,16 @@ export const WaiverSchema = Type.Object(
   },
   { additionalProperties: false, title: 'Waiver' },
 );
+/** That a job does something another way than the shop. */
+export const DeviationSchema = Type.Object(
+  {
+    /** Of the shop rules: `flow.thermostat`. */
+    rule: Type.String({ pattern: '^[a-z]+\\.[A-Za-z]+$', maxLength: letters.placeKey }),
+    value: Type.Union([Type.Number(), Type.Boolean(), Words(letters.figure)]),
+    by: Words(letters.initials),
+    reason: Words(letters.jointWords),
+  },
+  { additionalProperties: false, title: 'Deviation' },
+);
+export type Deviation = Static<typeof DeviationSchema>;
 export type Waiver = Static<typeof WaiverSchema>;

@@ -51,4 +51,4 @@ export { solveJob, type JobQuery, type SolvedJob, type SolvedWay, type SolveProg
 export { placedEnds, wayFrames } from './way-frames.js';
 export { portOffPart, takeThreads } from './part-ports.js';
 export { takeWayCommands, type TakeWayCommand } from './take-way.js';
-export { boreLeads, DRAIN_BORE_MM, DRAIN_FAILS_MM } from './drain-bore.js';
+export { boreLeads, DRAIN_BORE_MM } from './drain-bore.js';

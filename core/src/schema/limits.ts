@@ -69,6 +69,7 @@ export const counts = {
   lengthsReserved: 500,
   partsBeside: 200,
   waiversOfJob: 200,
+  deviationsOfJob: 60,
   /** Problems of one request for plans, and what stands in each. */
   cutProblems: 60,
   cutStock: 400,

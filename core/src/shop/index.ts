@@ -1,15 +1,19 @@
 export {
   catalogueCommandSchemas,
+  RuleName,
+  RuleValueSchema,
   type CatalogueCommand,
   type CatalogueCommandName,
   type CatalogueCommandOf,
 } from './catalogue-command-schemas.js';
 export {
   FlowRulesRowSchema,
+  JudgingRulesRowSchema,
   SealRulesRowSchema,
   usualRuleRows,
   WeightsRowSchema,
   type FlowRulesRow,
+  type JudgingRulesRow,
   type RuleRows,
   type SealRulesRow,
   type ShopRow,

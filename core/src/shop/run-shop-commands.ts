@@ -1,7 +1,7 @@
 import * as orders from './order-commands.js';
 import { addPart, editPart } from './part-commands.js';
 import * as rack from './rack-commands.js';
-import { setFlowRules, setSealRules, setStoreRules, setWeights } from './rule-commands.js';
+import { setFlowRules, setSealRules, setShopRule, setStoreRules, setWeights } from './rule-commands.js';
 import { keepStock, moveStock } from './shelf-commands.js';
 import type { ShopCommand, ShopCommandName, ShopCommandOf } from './shop-commands.js';
 import { ShopDraft, type ShopContext, type ShopOutcome, type ShopQuestions } from './shop-draft.js';
@@ -14,6 +14,7 @@ const runs: { readonly [N in ShopCommandName]: (draft: ShopDraft, command: ShopC
   'set-weights': setWeights,
   'set-seal-rules': setSealRules,
   'set-flow-rules': setFlowRules,
+  'set-shop-rule': setShopRule,
   'set-store-rules': setStoreRules,
   'add-supplier': suppliers.addSupplier,
   'edit-supplier': suppliers.editSupplier,

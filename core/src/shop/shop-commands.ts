@@ -37,6 +37,7 @@ export const shopCommands: Readonly<Record<ShopCommandName, ShopCommandEntry>> =
   'set-weights': { schema: c['set-weights'], words: 'Set what counts when ways are ranked' },
   'set-seal-rules': { schema: c['set-seal-rules'], words: 'Set which seals are taken' },
   'set-flow-rules': { schema: c['set-flow-rules'], words: 'Set the figures for flow' },
+  'set-shop-rule': { schema: c['set-shop-rule'], words: 'Set a rule of the shop' },
   'set-store-rules': { schema: s['set-store-rules'], words: 'Set how it is cut, kept and bought' },
   'add-supplier': { schema: s['add-supplier'], words: 'Add a supplier' },
   'edit-supplier': { schema: s['edit-supplier'], words: 'Edit a supplier' },

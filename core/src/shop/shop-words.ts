@@ -6,6 +6,7 @@ export const shopEntityWords = {
   weights: 'set of weights',
   sealRules: 'set of seal rules',
   flowRules: 'set of flow rules',
+  judgingRules: 'set of judging rules',
   storeRules: 'set of store rules',
   supplier: 'supplier',
   offer: 'offer',

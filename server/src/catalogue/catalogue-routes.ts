@@ -5,6 +5,7 @@ import { sentBy } from '../history/sent-by.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { packingFor } from '../heavy/json-text.js';
+import { ruleExample } from './rule-example.js';
 import { serve } from '../plugins/serve.js';
 import { carryOut } from '../shop/carry-out.js';
 import { readPart, undoShop } from './catalogue-store.js';
@@ -46,6 +47,7 @@ export async function catalogueRoutes(app: App, { db, heavy }: Feature): Promise
       .type('application/json; charset=utf-8')
       .send(await shop.packed(packing));
   });
+  serve(app, shopContracts.readExample, async ({ params, asker }) => heavy.run(ruleExample, asker, params.rule));
   serve(app, shopContracts.readPart, async ({ params }) => readPart(db, params.part));
   serve(app, shopContracts.changeShop, async ({ body, client }) =>
     asShopChange(await changeRows(db, 'shop', sentBy(client, 'change', body), (trx) => carryOut(trx, body.commands, body))),

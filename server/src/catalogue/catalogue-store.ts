@@ -6,12 +6,14 @@ import {
   standardHoses,
   standardSupplies,
   usualFlowRules,
+  usualJudgingRules,
   usualSealRules,
   usualWeights,
   type AnswerOf,
   type Catalogue,
   type CataloguePart,
   type FlowRulesRow,
+  type JudgingRulesRow,
   type Origin,
   type PartCard,
   type PartEntry,
@@ -52,6 +54,7 @@ export async function readShop(db: Knex): Promise<AnswerOf<typeof shopContracts.
         weights: await readWeights(trx),
         sealRules: await readSealRules(trx),
         flowRules: await readFlowRules(trx),
+        judgingRules: await readJudgingRules(trx),
         at: await newestChange(trx, 'shop'),
       };
     },
@@ -93,6 +96,12 @@ export async function readSealRules(db: Knex): Promise<SealRulesRow> {
 export async function readFlowRules(db: Knex): Promise<FlowRulesRow> {
   const [row] = await listRows(db, 'flowRules', { name: 'flow-rules' });
   return row ? { ...row, rules: { ...usualFlowRules, ...row.rules } } : { id: 'flow-rules', rules: usualFlowRules, version: 0 };
+}
+
+/** What jobs are judged by; what a row of an earlier time does not say is as usual. */
+export async function readJudgingRules(db: Knex): Promise<JudgingRulesRow> {
+  const [row] = await listRows(db, 'judgingRules', { name: 'judging-rules' });
+  return row ? { ...row, rules: { ...usualJudgingRules, ...row.rules } } : { id: 'judging-rules', rules: usualJudgingRules, version: 0 };
 }
 
 /**

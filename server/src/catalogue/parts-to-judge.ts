@@ -2,7 +2,7 @@ import { catalogueOf, judgeJob, partsNamedIn, type Catalogue, type JobDocument, 
 import type { Knex } from 'knex';
 import { listPartRows } from '../database/part-rows.js';
 import { findParts, findPartsAsMade, shopMark } from './catalogue-lookup.js';
-import { readFlowRules, readSealRules } from './catalogue-store.js';
+import { readFlowRules, readJudgingRules, readSealRules } from './catalogue-store.js';
 import { soundParts } from './sound-parts.js';
 
 /** What a line is judged beside, by where it was read and the change of the shop up to which it is told: thousands of rows that seldom change. */
@@ -24,8 +24,8 @@ async function besideLines(db: Knex): Promise<Catalogue> {
 
 /** The schools of the shop by which its jobs are judged. */
 export async function readSchools(db: Knex): Promise<JudgingSchools> {
-  const [seals, flow] = [await readSealRules(db), await readFlowRules(db)];
-  return { seals: seals.rules, flow: flow.rules };
+  const [seals, flow, judging] = [await readSealRules(db), await readFlowRules(db), await readJudgingRules(db)];
+  return { seals: seals.rules, flow: flow.rules, limits: judging.rules };
 }
 
 /**

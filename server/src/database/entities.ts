@@ -6,6 +6,7 @@ import {
   type FlowRulesRow,
   type Found,
   type JobEntities,
+  type JudgingRulesRow,
   type Line,
   type Port,
   type PortThread,
@@ -20,7 +21,13 @@ import { stockTables } from './stock-tables.js';
 
 /** The rows of each type, as the app works on them. Each has an id and a version. */
 export type Rows = JobEntities &
-  StockEntities & { part: CataloguePart; weights: WeightsRow; sealRules: SealRulesRow; flowRules: FlowRulesRow };
+  StockEntities & {
+    part: CataloguePart;
+    weights: WeightsRow;
+    sealRules: SealRulesRow;
+    flowRules: FlowRulesRow;
+    judgingRules: JudgingRulesRow;
+  };
 /** A row with its type. */
 export type Entity = { [T in EntityType]: { readonly type: T; readonly row: Rows[T] } }[EntityType];
 
@@ -42,12 +49,13 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
     table: 'jobs',
     key: 'id',
     order: 'number',
-    toColumns: ({ updatedAt, running, neededBy, beside, waivers, ...job }) => ({
+    toColumns: ({ updatedAt, running, neededBy, beside, waivers, deviations, ...job }) => ({
       ...job,
       running: jsonOrNull(running),
       needed_by: neededBy ?? null,
       beside: listOrNull(beside),
       waivers: listOrNull(waivers),
+      deviations: listOrNull(deviations),
       updated_at: new Date(updatedAt),
     }),
     fromColumns: (c) => ({
@@ -59,6 +67,7 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
       ...(c['running'] ? { running: fromJson<NonNullable<Rows['job']['running']>>(c['running']) } : {}),
       ...(c['needed_by'] ? { neededBy: c['needed_by'] as string } : {}),
       ...(c['beside'] ? { beside: fromJson<NonNullable<Rows['job']['beside']>>(c['beside']) } : {}),
+      ...(c['deviations'] ? { deviations: fromJson<NonNullable<Rows['job']['deviations']>>(c['deviations']) } : {}),
       ...(c['waivers'] ? { waivers: fromJson<NonNullable<Rows['job']['waivers']>>(c['waivers']) } : {}),
       version: c['version'] as number,
       updatedAt: (c['updated_at'] as Date).toISOString(),
@@ -159,12 +168,13 @@ export const tables: { [T in Exclude<EntityType, 'part'>]: Table<Rows[T]> } = {
   weights: shopRow<'weights', 'weights'>('weights'),
   sealRules: shopRow<'sealRules', 'rules'>('rules'),
   flowRules: shopRow<'flowRules', 'rules'>('rules'),
+  judgingRules: shopRow<'judgingRules', 'rules'>('rules'),
   storeRules: shopRow<'storeRules', 'rules'>('rules'),
   ...stockTables,
 };
 
 /** Of these the shop has one row each; what they say stands under one field. */
-function shopRow<T extends 'weights' | 'sealRules' | 'flowRules' | 'storeRules', F extends keyof Rows[T] & string>(
+function shopRow<T extends 'weights' | 'sealRules' | 'flowRules' | 'judgingRules' | 'storeRules', F extends keyof Rows[T] & string>(
   field: F,
 ): Table<Rows[T]> {
   return {

@@ -6,6 +6,7 @@ import {
   partsNamedIn,
   rowIds,
   runCommands,
+  deviationProblem,
   standsAgainstCheck,
   type Catalogue,
   type Command,
@@ -32,7 +33,12 @@ export async function changeJob(db: Knex, jobId: string, sender: Sender, command
     const document = await documentOf(trx, held.row);
     const parts = await knownParts(trx, commands, document);
     const heldBy = checks(commands) ? await judging(db, commands, document) : undefined;
-    const { document: next, label } = runCommands(document, commands, { newId: rowIds(sender.key), parts, ...(heldBy ? { heldBy } : {}) });
+    const { document: next, label } = runCommands(document, commands, {
+      newId: rowIds(sender.key),
+      parts,
+      ruleProblem: deviationProblem,
+      ...(heldBy ? { heldBy } : {}),
+    });
     const { put, before, removed } = differenceOf(document, next);
     const after = put.map((entity): Entity => (entity.type === 'job' ? { ...entity, row: { ...entity.row, updatedAt: at } } : entity));
     const there = new Set(before.map((e) => e.row.id));

@@ -1,4 +1,4 @@
-import { jobContracts } from '@gewinde/core';
+import { jobContracts, shopContracts } from '@gewinde/core';
 import { changeJob } from './change-job.js';
 import { asJobChange } from '../history/change.js';
 import { sentBy } from '../history/sent-by.js';
@@ -8,6 +8,7 @@ import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
 import { findJobs, jobOfNumber } from './find-jobs.js';
 import { createJob } from './job-store.js';
+import { previewRule } from './preview-rule.js';
 import { readJobAt } from './read-document.js';
 
 /** Jobs: the board, one whole, and every change to one. */
@@ -22,6 +23,7 @@ export async function jobRoutes(app: App, { db, heavy }: Feature): Promise<void>
   serve(app, jobContracts.changeJob, async ({ params, body, client }) =>
     changeJob(db, params.id, sentBy(client, 'change', body), body.commands),
   );
+  serve(app, shopContracts.previewRule, async ({ body, asker }) => heavy.run(previewRule, asker, body.rule, body.value));
   serve(app, jobContracts.readSteps, async ({ params, client }) => nextSteps(db, params.id, client));
   for (const step of ['undo', 'redo'] as const)
     serve(app, jobContracts[`${step}Job`], async ({ params, body, client }) =>

@@ -1,6 +1,8 @@
 import { readShop, undoShop } from '../catalogue/catalogue-store.js';
 import { exportList, importList, previewList } from '../catalogue/part-list.js';
+import { ruleExample } from '../catalogue/rule-example.js';
 import { catchUp } from '../jobs/catch-up.js';
+import { previewRule } from '../jobs/preview-rule.js';
 import { orderPaper, partsPaper, ticketsPaper } from '../stockroom/papers-of.js';
 import { planCutsOf, planOrdersOf, planSparesOf } from '../stockroom/plans.js';
 import { importOffers, previewOffers } from '../stockroom/price-lists.js';
@@ -15,6 +17,8 @@ export const heavyWork = {
   exportList,
   importJob,
   catchUp,
+  previewRule,
+  ruleExample,
   planCutsOf,
   planOrdersOf,
   planSparesOf,
@@ -40,6 +44,8 @@ interface Bounds {
 export const boundsOf: Readonly<Record<HeavyName, Bounds>> = {
   readShop: { kind: 'pages', seconds: 60 },
   catchUp: { kind: 'pages', seconds: 900, changes: true },
+  previewRule: { kind: 'plans', seconds: 60 },
+  ruleExample: { kind: 'lists', seconds: 30 },
   undoShop: { kind: 'lists', seconds: 120, changes: true },
   previewList: { kind: 'lists', seconds: 60 },
   importList: { kind: 'lists', seconds: 120, changes: true },

@@ -257,6 +257,7 @@ CREATE TABLE `jobs` (
   `needed_by` varchar(10) DEFAULT NULL,
   `beside` longtext CHARACTER SET utf8mb4 COLLATE utf8mb4_bin DEFAULT NULL CHECK (json_valid(`beside`)),
   `waivers` longtext CHARACTER SET utf8mb4 COLLATE utf8mb4_bin DEFAULT NULL CHECK (json_valid(`waivers`)),
+  `deviations` longtext CHARACTER SET utf8mb4 COLLATE utf8mb4_bin DEFAULT NULL CHECK (json_valid(`deviations`)),
   PRIMARY KEY (`id`),
   UNIQUE KEY `jobs_number_unique` (`number`),
   KEY `jobs_late` (`late`),
@@ -266,8 +267,8 @@ CREATE TABLE `jobs` (
 
 LOCK TABLES `jobs` WRITE;
 /*!40000 ALTER TABLE `jobs` DISABLE KEYS */;
-INSERT INTO `jobs` VALUES ('j1','2201','Old car','two\nlines',0,3,'2026-11-20 08:00:00.000',1,1,NULL,NULL,NULL,NULL);
-INSERT INTO `jobs` VALUES ('j2','2202','Put away','two\nlines',1,3,'2026-11-20 08:00:00.000',0,1,NULL,NULL,NULL,NULL);
+INSERT INTO `jobs` VALUES ('j1','2201','Old car','two\nlines',0,3,'2026-11-20 08:00:00.000',1,1,NULL,NULL,NULL,NULL,NULL);
+INSERT INTO `jobs` VALUES ('j2','2202','Put away','two\nlines',1,3,'2026-11-20 08:00:00.000',0,1,NULL,NULL,NULL,NULL,NULL);
 /*!40000 ALTER TABLE `jobs` ENABLE KEYS */;
 UNLOCK TABLES;
 DROP TABLE IF EXISTS `knex_migrations`;
@@ -301,7 +302,7 @@ INSERT INTO `knex_migrations` VALUES (14,'20261209_stockroom',14,'2026-12-01 22:
 INSERT INTO `knex_migrations` VALUES (15,'20261210_beside',15,'2026-12-01 22:34:25');
 INSERT INTO `knex_migrations` VALUES (16,'20261211_order_sendings',16,'2026-12-01 22:34:25');
 INSERT INTO `knex_migrations` VALUES (17,'20261212_doors',17,'2026-12-01 22:37:39');
-INSERT INTO `knex_migrations` VALUES (18,'20261213_audit',18,'2026-12-02 10:20:14');
+INSERT INTO `knex_migrations` VALUES (18,'20261213_audit',18,'2026-12-02 10:54:50');
 /*!40000 ALTER TABLE `knex_migrations` ENABLE KEYS */;
 UNLOCK TABLES;
 DROP TABLE IF EXISTS `knex_migrations_lock`;

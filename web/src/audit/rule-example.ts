@@ -1,13 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { brokenExample, examples, runSheet, soundExample, type Drawing, type Finding, type JudgedJob, type RuleId } from '@gewinde/core';
+import { rxResource } from '@angular/core/rxjs-interop';
+import { assembleLine, runSheet, shopContracts, type AnswerOf, type Drawing, type JobDocument } from '@gewinde/core';
+import { Api } from '../data/api';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
 
-interface Shown {
-  readonly title: string;
-  readonly drawing: Drawing | null;
-  readonly finding: Finding | undefined;
-}
+type ShownJob = AnswerOf<typeof shopContracts.readExample>['sound'];
 
 /** How a rule looks: a job that it has nothing against, and the same with the one thing wrong. */
 @Component({
@@ -19,14 +17,19 @@ interface Shown {
       <figure [attr.aria-label]="s.title">
         <figcaption>
           <strong>{{ s.title }}</strong>
-          @if (s.finding; as f) {
-            <span class="message">{{ f.message }}</span>
+          @if (s.message) {
+            <span class="message">{{ s.message }}</span>
           }
         </figcaption>
         @if (s.drawing; as d) {
           <g-drawing [drawing]="d" [squared]="true" />
         }
       </figure>
+    }
+    @if (example.isLoading()) {
+      <p class="quiet" role="status">Making the examples …</p>
+    } @else if (example.error()) {
+      <p class="quiet" role="status">The examples come from the server, which does not answer. The rule stands all the same.</p>
     }
   `,
   styles: `
@@ -43,22 +46,33 @@ interface Shown {
       display: block;
       color: var(--red);
     }
+    .quiet {
+      color: var(--quiet);
+    }
   `,
 })
 export class RuleExample {
   readonly rule = input.required<string>();
+  private readonly api = inject(Api);
   private readonly preferences = inject(Preferences);
-  protected readonly shown = computed((): readonly Shown[] => {
-    const id = this.rule() as RuleId;
-    const [sound, broken] = [soundExample(id), brokenExample(id)];
+  protected readonly example = rxResource({
+    params: () => this.rule(),
+    stream: ({ params }) => this.api.call(shopContracts.readExample, { params: { rule: params } }),
+  });
+  protected readonly shown = computed(() => {
+    if (!this.example.hasValue()) return [];
+    const { words, message, sound, broken } = this.example.value();
     return [
-      { title: `Wrong: ${examples[id].words}`, drawing: this.drawn(broken), finding: broken.findings.find((f) => f.rule === id) },
-      { title: 'Right', drawing: this.drawn(sound), finding: undefined },
+      { title: `Wrong: ${words}`, drawing: this.drawn(broken), message },
+      { title: 'Right', drawing: this.drawn(sound), message: '' },
     ];
   });
 
-  private drawn(job: JudgedJob): Drawing | null {
-    const line = job.lines[job.lines.length - 1];
-    return line ? runSheet(line, { width: 780, height: 300, jobNumber: job.document.job.number, system: this.preferences.system() }) : null;
+  private drawn({ document: told, fittings, hoses, hoseEnds }: ShownJob): Drawing | null {
+    const document = told as JobDocument;
+    const line = document.lines[document.lines.length - 1];
+    if (!line) return null;
+    const assembled = assembleLine(line, document, { fittings, hoses, hoseEnds, supplies: [] });
+    return runSheet(assembled, { width: 780, height: 300, jobNumber: document.job.number, system: this.preferences.system() });
   }
 }

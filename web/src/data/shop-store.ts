@@ -19,7 +19,9 @@ import {
   type JudgingSchools,
   type WeightsRow,
   type FlowRulesRow,
+  type JudgingRulesRow,
   usualFlowRules,
+  usualJudgingRules,
 } from '@gewinde/core';
 import { BehaviorSubject, defer, distinctUntilChanged, filter, map, type Observable, Subject, switchMap, tap } from 'rxjs';
 import { v4 as uuid } from 'uuid';
@@ -33,6 +35,7 @@ interface Shop extends Progress {
   readonly weights: WeightsRow;
   readonly sealRules: SealRulesRow;
   readonly flowRules: FlowRulesRow;
+  readonly judgingRules: JudgingRulesRow;
   /** Parts in the database that do not hold together: nothing is built on them. */
   readonly unsound: readonly { readonly id: string; readonly problem: string }[];
 }
@@ -58,8 +61,15 @@ export class ShopStore {
   readonly weights = computed(() => this.weightsRow().weights);
   readonly sealRulesRow = toSignal(this.state.pipe(map((shop) => shop?.sealRules ?? noSealRules)), { initialValue: noSealRules });
   /** What the shop does its own way, where it bears on a job. */
-  readonly schools = computed((): JudgingSchools => ({ seals: this.sealRulesRow().rules, flow: this.flowRulesRow().rules }));
+  readonly schools = computed((): JudgingSchools => ({
+    seals: this.sealRulesRow().rules,
+    flow: this.flowRulesRow().rules,
+    limits: this.judgingRulesRow().rules,
+  }));
   readonly flowRulesRow = toSignal(this.state.pipe(map((shop) => shop?.flowRules ?? noFlowRules)), { initialValue: noFlowRules });
+  readonly judgingRulesRow = toSignal(this.state.pipe(map((shop) => shop?.judgingRules ?? noJudgingRules)), {
+    initialValue: noJudgingRules,
+  });
   readonly unsound = toSignal(this.state.pipe(map((shop) => shop?.unsound ?? [])), { initialValue: [] });
   readonly loaded$ = this.catalogue$.pipe(filter((catalogue) => catalogue !== null));
 
@@ -124,6 +134,8 @@ export class ShopStore {
     const noRules = removed.some((row) => row.type === 'sealRules') ? noSealRules : undefined;
     const flow = put.findLast((entity) => entity.type === 'flowRules')?.row;
     const noFlow = removed.some((row) => row.type === 'flowRules') ? noFlowRules : undefined;
+    const judging = put.findLast((entity) => entity.type === 'judgingRules')?.row;
+    const noJudging = removed.some((row) => row.type === 'judgingRules') ? noJudgingRules : undefined;
     const gone = removed.flatMap((row) => (row.type === 'part' ? [row.id] : []));
     const catalogue = parts.length > 0 || gone.length > 0 ? withEntries(shop.catalogue, parts, gone) : shop.catalogue;
     this.state.next({
@@ -133,6 +145,7 @@ export class ShopStore {
       weights: weights ?? unset ?? shop.weights,
       sealRules: rules ?? noRules ?? shop.sealRules,
       flowRules: flow ?? noFlow ?? shop.flowRules,
+      judgingRules: judging ?? noJudging ?? shop.judgingRules,
     });
     // what is no news any more is not told on: an answer overtakes the stream
     if (put.length > 0 || removed.length > 0) this.changes.next({ ...change, put, removed });
@@ -154,9 +167,18 @@ export class ShopStore {
 const noWeights: WeightsRow = { id: 'chain-weights', weights: usualWeights, version: 0 };
 const noSealRules: SealRulesRow = { id: 'seal-rules', rules: usualSealRules, version: 0 };
 const noFlowRules: FlowRulesRow = { id: 'flow-rules', rules: usualFlowRules, version: 0 };
+const noJudgingRules: JudgingRulesRow = { id: 'judging-rules', rules: usualJudgingRules, version: 0 };
 
-function asRead({ at, weights, sealRules, flowRules, unsound = [], ...catalogue }: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
-  return { unsound, catalogue, weights, sealRules, flowRules, at, ahead: new Map() };
+function asRead({
+  at,
+  weights,
+  sealRules,
+  flowRules,
+  judgingRules,
+  unsound = [],
+  ...catalogue
+}: AnswerOf<typeof shopContracts.readCatalogue>): Shop {
+  return { unsound, catalogue, weights, sealRules, flowRules, judgingRules, at, ahead: new Map() };
 }
 
 /** Parts at their places, new ones last; lists in which nothing has changed stay the same. */

@@ -110,15 +110,23 @@ export class FlowRulesDialog {
   protected readonly error = this.setting.error;
 
   constructor() {
-    this.form.setValue(this.store.flowRulesRow().rules);
+    this.form.patchValue(this.store.flowRulesRow().rules);
   }
 
   protected usual(): void {
-    this.form.setValue(usualFlowRules);
+    this.form.patchValue(usualFlowRules);
   }
 
   protected async save(): Promise<void> {
-    if (await this.setting.run((over) => this.store.change({ do: 'set-flow-rules', version: over, rules: this.form.getRawValue() })))
+    if (
+      await this.setting.run((over) =>
+        this.store.change({
+          do: 'set-flow-rules',
+          version: over,
+          rules: { ...this.store.flowRulesRow().rules, ...this.form.getRawValue() },
+        }),
+      )
+    )
       this.modal.close();
   }
 }

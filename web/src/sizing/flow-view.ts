@@ -1,5 +1,5 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { oilVolume, sizeLine, type AssembledLine, type FlowQuestion, type LineSizing, type Running } from '@gewinde/core';
+import { oilVolume, schoolsOfJob, sizeLine, type AssembledLine, type FlowQuestion, type LineSizing, type Running } from '@gewinde/core';
 import { JobView } from '../data/job-view';
 import { ShopStore } from '../data/shop-store';
 
@@ -12,7 +12,13 @@ export class FlowView {
   private readonly shop = inject(ShopStore);
   readonly question = computed((): FlowQuestion | null => {
     const job = this.view.job();
-    return job && { job: job.facts, running: job.document.job.running ?? NOTHING_SAID, rules: this.shop.flowRulesRow().rules };
+    return (
+      job && {
+        job: job.facts,
+        running: job.document.job.running ?? NOTHING_SAID,
+        rules: schoolsOfJob(job.document.job.deviations, this.shop.schools()).flow,
+      }
+    );
   });
   readonly oil = computed(() => {
     const question = this.question();

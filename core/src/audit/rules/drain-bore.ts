@@ -1,4 +1,4 @@
-import { boreLeads, DRAIN_BORE_MM, DRAIN_FAILS_MM } from '../../lines/index.js';
+import { boreLeads } from '../../lines/index.js';
 import { quantity } from '../../units/index.js';
 import type { FindingPlace } from '../../findings/index.js';
 import { PRACTICE, rulesOf } from '../rule.js';
@@ -26,16 +26,17 @@ export const drainBoreRules = rulesOf(
       source: PRACTICE,
     },
   },
-  ({ line: { line, portA, portB, ways, pieces } }, say) => {
+  ({ line: { line, portA, portB, ways, pieces }, schools }, say) => {
+    const { drainBoreMm, drainFailsMm } = schools.flow;
     // a pump sucks or pushes what is as narrow as it likes
     const pumped = line.flow?.comesBack === 'pump' || [portA, portB].some(({ component }) => component.kind === 'pump');
     if (!boreLeads(line) || pumped) return;
     const look = (at: FindingPlace, { name, boreMm }: { readonly name: string; readonly boreMm?: number }): void => {
-      if (boreMm === undefined || boreMm >= DRAIN_BORE_MM) return;
+      if (boreMm === undefined || boreMm >= drainBoreMm) return;
       const passes = `${name} passes ${quantity(boreMm, 'mm')};`;
-      if (boreMm < DRAIN_FAILS_MM)
-        say('drain-narrow', at, `${passes} froth stands in a drain by gravity under ${quantity(DRAIN_FAILS_MM, 'mm')}.`);
-      else say('drain-under-usual', at, `${passes} ${quantity(DRAIN_BORE_MM, 'mm')} and up are usual in a drain by gravity.`);
+      if (boreMm < drainFailsMm)
+        say('drain-narrow', at, `${passes} froth stands in a drain by gravity under ${quantity(drainFailsMm, 'mm')}.`);
+      else say('drain-under-usual', at, `${passes} ${quantity(drainBoreMm, 'mm')} and up are usual in a drain by gravity.`);
     };
     for (const { at: way, fittings = [] } of ways) for (const { fitting } of fittings) look({ lineId: line.id, way }, fitting);
     for (const { piece, hose, endA, endB } of pieces)

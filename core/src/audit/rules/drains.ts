@@ -2,9 +2,6 @@ import { headBar, stepDown } from '../../flow/index.js';
 import { quantity } from '../../units/index.js';
 import { PRACTICE, rulesOf } from '../rule.js';
 
-/** Slack that a return through the filler cap needs, so that the cap lifts, %. Common practice. */
-const CAP_SLACK_PERCENT = 4;
-
 /** What runs back by its fall alone. */
 export const drainRules = rulesOf(
   'flow',
@@ -46,11 +43,11 @@ export const drainRules = rulesOf(
       source: PRACTICE,
     },
   },
-  ({ line, sizing: { columns, taken, duty } }, say) => {
+  ({ line, sizing: { columns, taken, duty }, schools }, say) => {
     const at = { lineId: line.line.id };
     const { fallMm, comesBack } = duty.said;
     const last = line.pieces[line.pieces.length - 1];
-    if (comesBack === 'filler cap' && last && (!last.endB?.connector.swivel || last.piece.slackPercent < CAP_SLACK_PERCENT))
+    if (comesBack === 'filler cap' && last && (!last.endB?.connector.swivel || last.piece.slackPercent < schools.limits.capSlackPercent))
       say(
         'cap-must-turn',
         at,

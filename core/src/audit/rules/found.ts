@@ -43,18 +43,20 @@ export const foundRules = rulesOf(
       source: PRACTICE,
     },
   },
-  ({ line }, say) => {
+  ({ line, schools }, say) => {
+    const severity = schools.limits.provisionalHolds ? 'risk' : 'advice';
     const { joints, ways, pieces, digest } = line;
     const { id: lineId, version, provisional = [], found = [], checked } = line.line;
     const fittings = placedParts(ways);
     const edit = (set: { readonly provisional: string[] }) => [{ do: 'edit-line' as const, id: lineId, version, set }];
     for (const { piece } of pieces)
-      if (piece.provisional) say('provisional', { lineId, piece: piece.key }, `${hoseName(line.line, piece)} is provisional.`);
+      if (piece.provisional)
+        say('provisional', { lineId, piece: piece.key }, `${hoseName(line.line, piece)} is provisional.`, { severity });
     for (const thing of provisional) {
       const joint = joints.find((j) => j.id === thing);
       const what = joint ? `Joint ${joint.number}` : fittings.find((f) => f.key === thing)?.fitting.name;
       const remedies = [{ label: 'It is final now', commands: edit({ provisional: provisional.filter((other) => other !== thing) }) }];
-      if (what) say('provisional', { lineId, ...(joint ? { joint: joint.id } : {}) }, `${what} is provisional.`, { remedies });
+      if (what) say('provisional', { lineId, ...(joint ? { joint: joint.id } : {}) }, `${what} is provisional.`, { remedies, severity });
     }
     for (const { joint: id, state, action, words } of found) {
       const joint = joints.find((j) => j.id === id);

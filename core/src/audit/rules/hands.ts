@@ -25,7 +25,7 @@ export const handRules = rulesOf(
       source: PRACTICE,
     },
     'many-adapters': {
-      title: 'Three adapters at one end',
+      title: 'Many adapters at one end',
       area: 'stack',
       severity: 'advice',
       before: 'order',
@@ -43,7 +43,7 @@ export const handRules = rulesOf(
       source: PRACTICE,
     },
   },
-  ({ line: { line, pieces, joints, ways, portA, portB } }, say) => {
+  ({ line: { line, pieces, joints, ways, portA, portB }, schools }, say) => {
     for (const [i, { piece, endA }] of pieces.entries()) {
       // the nuts of a flared tube turn on it
       if (endA && isFormed(endA)) continue;
@@ -58,7 +58,8 @@ export const handRules = rulesOf(
     for (const { at: way, fittings = [], from } of ways) {
       const at = { lineId: line.id, way };
       const own = from.kind === 'port' ? fittings : [...fittings].reverse();
-      if (fittings.length >= 3) say('many-adapters', at, `${fittings.length} adapters stand behind one another here.`);
+      if (fittings.length >= schools.limits.manyAdapters)
+        say('many-adapters', at, `${fittings.length} adapters stand behind one another here.`);
       for (const { fitting } of fittings) {
         const tapers = fitting.ends.filter(({ family, gender }) => gender === 'male' && ['npt', 'r', 'keg'].includes(family));
         const turns = fitting.ends.some(({ swivel, seat }) => swivel || seat === 'adjustable');

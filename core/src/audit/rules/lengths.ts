@@ -6,9 +6,6 @@ import { taped } from '../../units/index.js';
 import { PRACTICE, rulesOf, type Say } from '../rule.js';
 import { hoseName } from '../words.js';
 
-/** Slack that a bought hose may have beyond what is asked for, as a share of it: more hangs in the way (common practice). */
-const MOST_EXTRA = 0.06;
-
 /** How long each piece is, and whether that was taped over what stands there. */
 export const lengthRules = rulesOf(
   'line',
@@ -88,7 +85,7 @@ export const lengthRules = rulesOf(
       source: PRACTICE,
     },
   },
-  ({ line: { line, pieces, ways } }, say) => {
+  ({ line: { line, pieces, ways }, schools }, say) => {
     for (const [i, { piece, hose, cut, cutProblem }] of pieces.entries()) {
       const at = { lineId: line.id, piece: piece.key };
       if (piece.length === null) {
@@ -99,7 +96,7 @@ export const lengthRules = rulesOf(
       if (cutProblem) say('length-too-short', at, cutProblem.message, { hint: cutProblem.hint });
       if (!cut) continue;
       crimped(line, piece, hose, cut, say);
-      madeBefore(line, piece, hose, cut, say);
+      madeBefore(line, piece, hose, cut, schools.limits.madeExtraPercent, say);
     }
   },
 );
@@ -125,7 +122,7 @@ function crimped(line: Line, piece: Piece, hose: Hose | undefined, { assemblyMm 
 }
 
 /** What is bought made up or on the car already has the length it has. */
-function madeBefore(line: Line, piece: Piece, hose: Hose | undefined, cut: CutArithmetic, say: LengthSay): void {
+function madeBefore(line: Line, piece: Piece, hose: Hose | undefined, cut: CutArithmetic, extraPercent: number, say: LengthSay): void {
   const { source, hasMm } = piece;
   if (source === 'cut') return;
   const at = { lineId: line.id, piece: piece.key };
@@ -148,7 +145,7 @@ function madeBefore(line: Line, piece: Piece, hose: Hose | undefined, cut: CutAr
       at,
       `${what} has ${taped(Math.max(0, slackLeft))} of slack over what was taped; the shop would give it ${taped(Math.round(slackMm * 10) / 10)}.`,
     );
-  if (isFinal(piece, hose) && over > assemblyMm * MOST_EXTRA)
+  if (isFinal(piece, hose) && over > (assemblyMm * extraPercent) / 100)
     say('made-hose-too-long', at, `${what} is ${taped(over)} longer than is needed.`);
 }
 

@@ -33,15 +33,17 @@ export const partRules = rulesOf(
       source: PRACTICE,
     },
   },
-  ({ line: { line, portA, portB, ways, pieces } }, say) => {
+  ({ line: { line, portA, portB, ways, pieces }, schools }, say) => {
+    const severity = schools.limits.retiredHolds ? 'risk' : 'advice';
     const kept = 'has been taken out of the catalogue. The line keeps it as it was.';
     for (const part of new Set(partsIn({ ways, pieces })))
-      if (part.retired) say('part-retired', { lineId: line.id, partId: part.id }, `${part.name} ${kept}`);
+      if (part.retired) say('part-retired', { lineId: line.id, partId: part.id }, `${part.name} ${kept}`, { severity });
     for (const { component, port, part } of [portA, portB]) {
       if (!component.part) continue;
       const at = { lineId: line.id, portId: port.id };
       if (!part) say('component-part-gone', at, `${component.name} is a part "${component.part.id}" that the catalogue no longer has.`);
-      else if (part.retired) say('part-retired', at, `${part.name} has been taken out of the catalogue. ${component.name} is one.`);
+      else if (part.retired)
+        say('part-retired', at, `${part.name} has been taken out of the catalogue. ${component.name} is one.`, { severity });
       const off = part && portOffPart(port, part);
       const commands = [takeThreads(component)];
       if (off)

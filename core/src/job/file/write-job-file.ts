@@ -47,7 +47,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
     ...(pinned ? { pinned: pinned.map((kept) => ({ fittings: kept.fittings, branches: branches(kept.branches) })) } : {}),
   });
   for (const line of document.lines) keys.set(line.id, `L${line.number}`);
-  const { number, name, description, running, neededBy, beside, waivers } = document.job;
+  const { number, name, description, running, neededBy, beside, waivers, deviations } = document.job;
   return {
     format: 'gewinde-job',
     version: JOB_FILE_VERSION,
@@ -58,6 +58,7 @@ export function writeJobFile(document: JobDocument, catalogue: Catalogue): JobFi
       ...(running ? { running } : {}),
       ...(neededBy ? { neededBy } : {}),
       ...(beside?.length ? { beside } : {}),
+      ...(deviations?.length ? { deviations } : {}),
       ...(waivers?.length ? { waivers: waivers.map((w) => ({ ...w, at: renamedPlace(w.at, keys) })) } : {}),
     },
     components: written.map((component) => ({ ...component, ports: component.ports.map(writtenPort) })),

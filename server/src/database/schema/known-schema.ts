@@ -19,7 +19,7 @@ export const fingerprints: Readonly<Record<string, { readonly columns: string; r
   '20261210_beside': { columns: 'axwEgxYGCfClP4vb', keys: 'OSg5fFDomNz1Rbyn' },
   '20261211_order_sendings': { columns: 'ql_pOA6BaDOVfPdD', keys: 'KEzHgDlsE6w5CUWj' },
   '20261212_doors': { columns: 'YOupskuA4_WG5Q8F', keys: 'uVMGPY8hWYIEgMA6' },
-  '20261213_audit': { columns: 'p-kCHyBmXSEZ0iZa', keys: 'uVMGPY8hWYIEgMA6' },
+  '20261213_audit': { columns: 'c2sAFByy8TMIsD5E', keys: 'uVMGPY8hWYIEgMA6' },
 };
 
 export const newestSchema: Schema = {
@@ -118,6 +118,8 @@ export const newestSchema: Schema = {
     'jobs.beside holds json_valid(`beside`)',
     'jobs.beside longtext',
     'jobs.description text not null',
+    'jobs.deviations holds json_valid(`deviations`)',
+    'jobs.deviations longtext',
     'jobs.id varchar(36) not null',
     'jobs.late tinyint not null default 1',
     'jobs.name varchar(120) not null',
