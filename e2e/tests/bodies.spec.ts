@@ -53,7 +53,7 @@ test('a plate is written in the store, stands in the survey with its ports, and 
   const inspector = page.getByLabel('Inspector');
   await expect(inspector).toContainText('O-ring FKM AS568-230');
   await expect(inspector).toContainText('squeezed by 24 %');
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await page.getByRole('tab', { name: 'Parts list' }).click();
   await expect(page.getByRole('row', { name: new RegExp(name) })).toContainText('79.00');
   await page.reload();

@@ -5,7 +5,7 @@ import { allSaved, copyOfMagpie, jobByNumber, pick } from './shop.js';
 test('a joint that does not join is shown everywhere, and another way puts it right', async ({ page, request }) => {
   const { job, lines } = await copyOfMagpie(request, 'L-1');
   await page.goto(`/job/${job.id}/lines/${lines.find((l) => l.number === 8)!.id}`);
-  await expect(page.getByRole('button', { name: /L8.*will leak/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /L8.*will not do/ })).toBeVisible();
   await page.getByRole('button', { name: 'Joint 6, does not seal' }).click();
   const inspector = page.getByLabel('Inspector');
   await expect(inspector).toContainText('Does not join');
@@ -20,7 +20,7 @@ test('a joint that does not join is shown everywhere, and another way puts it ri
   await expect(inspector.getByRole('button', { name: 'Mark as checked' })).toBeEnabled();
   await expect(page.getByRole('button', { name: /L8.*seals, not checked/ })).toBeVisible();
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('button', { name: /L8.*will leak/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /L8.*will not do/ })).toBeVisible();
 });
 
 test('the rack, the steps and the finder are worked from the keyboard alone', async ({ page, request }) => {
@@ -32,7 +32,7 @@ test('the rack, the steps and the finder are worked from the keyboard alone', as
   await page.keyboard.press('k');
   await page.keyboard.press('k');
   await expect(page.getByLabel('Name of the line')).toHaveValue('Filter on its head');
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   await expect(page.getByRole('heading', { name: 'Cut plan' })).toBeVisible();
   await page.getByRole('button', { name: 'Tickets' }).click();
   await page.keyboard.press('u');
@@ -135,17 +135,21 @@ test('what is provisional and what was found bad is listed for the whole job, un
   await page.getByLabel('In words').fill('by pliers');
   await page.getByLabel('In words').press('Enter');
   await page.getByRole('checkbox', { name: 'Joint 2' }).press('Space');
-  await expect(page.getByRole('button', { name: 'Before the start 2' })).toBeVisible();
-  await expectNoFault(page);
+  await allSaved(page);
   await page.reload();
-  await page.getByRole('button', { name: 'Before the start 2' }).press('Enter');
-  const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('row', { name: /Joint 2 was found so: hex spoiled \(by pliers\)/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Before the start \d+/ }).press('Enter');
+  // the audit, held to what stands before the start
+  await expect(page).toHaveURL(/audit\?before=start/);
+  const found = page.getByRole('button', { name: /Joint 2 was found so: hex spoiled \(by pliers\)/ });
+  await expect(found).toBeVisible();
   await expectNoFault(page);
-  await dialog.getByRole('button', { name: 'It is final now' }).click();
-  await expect(dialog.getByRole('row', { name: /provisional/ })).toBeHidden();
-  await dialog.getByRole('button', { name: 'Look at L4 Turbo feed' }).click();
+  await page.getByRole('button', { name: /Joint 2 is provisional/ }).click();
+  await page.getByLabel('The finding').getByRole('button', { name: 'Put it right' }).click();
+  await expect(page.getByRole('button', { name: /is provisional/ })).toBeHidden();
+  await found.click();
+  await page.getByRole('link', { name: 'Go to L4 · joint 2' }).click();
   await expect(page.getByRole('heading', { name: /^Joint 2 / })).toBeVisible();
   await page.getByLabel('Done about it').selectOption({ label: 'part replaced' });
-  await expect(page.getByRole('button', { name: 'Before the start', exact: true })).toBeVisible();
+  await page.keyboard.press('3');
+  await expect(page.getByText('hex spoiled')).toBeHidden();
 });

@@ -21,7 +21,7 @@ test('a part is found, taken out and put back; lines that use it keep it and say
   await card.getByRole('button', { name: 'Take out' }).click();
   await expect(card.locator('.g-verdict')).toContainText('Taken out of the catalogue');
   await page.goto(`/job/${job.id}/lines/${lines[4]!.id}`);
-  await expect(page.getByLabel('What is open')).toContainText('has been taken out of the catalogue. The chain is kept');
+  await expect(page.getByLabel('What is open')).toContainText('has been taken out of the catalogue. The line keeps it as it was.');
   await page.goto(`/store?part=${encodeURIComponent(used)}`);
   await card.getByRole('button', { name: 'Put it back' }).click();
   await expect(card.getByRole('button', { name: 'Take out' })).toBeVisible();

@@ -60,7 +60,7 @@ test('files that are not jobs are refused with a word, and nothing is lost', asy
   for (const [name, content, message] of [
     ['cut.json', '{"format": "gewinde-job", "ver', 'this is not JSON'],
     ['other.json', '{"hello": 1}', 'This is not a job file'],
-    ['newer.json', JSON.stringify({ ...good, version: 9 }), 'written by a newer version'],
+    ['newer.json', JSON.stringify({ ...good, version: 10 }), 'written by a newer version'],
     ['twice.json', JSON.stringify({ ...good, lines: [good.lines[0], good.lines[0]] }), 'Two lines have the number L1'],
   ] as const) {
     await give(name, content);

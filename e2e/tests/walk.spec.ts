@@ -148,8 +148,8 @@ test('the page loads nothing from anywhere else, and little of it', async ({ pag
   await expect(page.getByRole('rowheader', { name: 'Straight on the port' })).toBeVisible();
   expect(elsewhere).toEqual([]);
   expect(problems).toEqual([]);
-  // board and run sheet together
-  expect(scripts).toBeLessThan(378 * 1024);
+  // board and run sheet together; the rack hears what runs in each line, and judges it
+  expect(scripts).toBeLessThan(432 * 1024);
 });
 
 test('the tickets print on A4 and on Letter, each whole on its page, black on white', async ({ page, request }) => {
@@ -182,6 +182,6 @@ test('a port logged wrong is put right in the survey, and the line on it is judg
   await page.getByRole('button', { name: 'Joint 6, does not seal' }).click();
   await expect(page.getByLabel('Inspector')).toContainText('Will leak');
   await expect(page.getByLabel('Inspector')).toContainText('A flare nut has no spot face for the O-ring');
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   await expect(page.getByRole('link', { name: /L4 Turbo feed/ })).toBeVisible();
 });

@@ -30,7 +30,7 @@ test('the sensor that a line pushes out stays on a tee, and the sheet, the seals
   const file = await download;
   expect(file.suggestedFilename()).toBe('W-1-L12.svg');
   expect(await readFile(await file.path(), 'utf8')).toMatch(/^<svg xmlns/);
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await expect(page).toHaveURL(/\/order$/);
   await page.getByRole('tab', { name: 'Parts list' }).click();
   await expect(page.getByRole('rowheader', { name: /Tee, r 1\/8 m to an4 m, branch rc 1\/8 f/ }).first()).toBeVisible();

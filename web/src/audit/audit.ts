@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, inject, input, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import {
   placeKey,
@@ -104,15 +115,13 @@ export class Audit {
 
   constructor() {
     const sight = inject(InSight);
+    // whatever of the job changes, the list shows it
     effect(() => {
-      const open = this.open();
-      untracked(() =>
-        sight.show(
-          this,
-          [open?.finding.at.lineId, open?.finding.at.portId].filter((id) => id !== undefined),
-        ),
-      );
+      const document = this.store.document();
+      const ids = document ? [document.job, ...document.components, ...document.ports, ...document.lines].map(({ id }) => id) : [];
+      untracked(() => sight.show(this, ids));
     });
+    inject(DestroyRef).onDestroy(() => sight.leave(this));
   }
 
   protected readonly mark = { leak: '✕', risk: '!', open: '?', advice: 'i' } as const;
