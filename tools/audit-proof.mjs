@@ -3,7 +3,8 @@ import { requireBuild, requireModules, requireNode } from './needs.mjs';
 requireNode();
 requireModules();
 requireBuild();
-const { brokenExample, examples, holds, judgeJob, ruleById, ruleIds, sideBySide, soundExample, standsBeside } = await import('@gewinde/core');
+const { brokenExample, examples, holds, judgeJob, ruleById, ruleIds, sideBySide, soundExample, standsBeside } =
+  await import('@gewinde/core');
 
 /**
  * The proof of the audit: from sound jobs, one fault for every rule, and several at once. What is found, what is missed, and what is said against

@@ -1,6 +1,6 @@
 /** A job of 60 lines and some 400 joints, made of copies of the lines of another: each with its own component and ports. */
 function largeJob(core, document, catalogue) {
-  const whole = core.assembleJob(document, catalogue).lines.filter((l) => l.state === 'seals' || l.state === 'checked');
+  const whole = core.judgeJob(document, catalogue).lines.filter((l) => l.state === 'seals' || l.state === 'checked');
   const lines = Array.from({ length: 60 }, (_, i) => ({ from: whole[i % whole.length], i }));
   const ports = lines.flatMap(({ from, i }) =>
     [from.portA, from.portB].map(({ side, port }) => ({ ...port, id: `${side}${i}`, componentId: `c${i % 12}`, order: i })),
@@ -35,7 +35,18 @@ export async function benchAssembly(core, measure, document, catalogue) {
     const fittings = catalogue.fittings.map((f) => (f.id === id ? { ...f, lengthMm: 20 + (i % 10) } : f));
     last = core.assembleJob(last.document, { ...catalogue, fittings }, last);
   });
-  await measure('cut tickets and parts list of it', 100, () => [core.cutTickets(assembled), core.partsList(assembled)]);
+  await measure(`judgeJob, whole: ${size}`, 50, () => core.judgeJob({ ...job, job: document.job }, catalogue));
+  const judged = core.judgeJob({ ...job, job: document.job }, catalogue);
+  let heard = judged;
+  await measure('judgeJob after an edit of one line of it', 200, (i) => {
+    const at = i % heard.document.lines.length;
+    const edited = {
+      ...heard.document.lines[at],
+      pieces: job.lines[at].pieces.map((p) => ({ ...p, length: { mm: 600 + i, as: 'taped' } })),
+    };
+    heard = core.judgeJob({ ...heard.document, lines: heard.document.lines.map((l, n) => (n === at ? edited : l)) }, catalogue, heard);
+  });
+  await measure('cut tickets and parts list of it', 100, () => [core.cutTickets(judged), core.partsList(judged)]);
   const gap = { connector: core.parseConnector('an6 f swivel'), boreMm: 7.1 };
   await measure('partsBetween two hoses, all bulkheads', 10, () => core.partsBetween({ from: gap, to: gap }, 'bulkhead', catalogue));
   await measure('partsBetween two hoses, all tees', 5, () => core.partsBetween({ from: gap, to: gap }, 'tee', catalogue));

@@ -15,7 +15,7 @@ requireBuild();
 const [count, seed] = [Number(process.argv[2] ?? 20_000), Number(process.argv[3] ?? Date.now() % 1e9)];
 if (!Number.isInteger(count) || count < 1 || !Number.isInteger(seed)) stop('Say how many, and from which seed: npm run fuzz -- 20000 7', 2);
 
-const { assembleJob, cutTickets, ErrorBodySchema, partsList } = await import('@gewinde/core');
+const { cutTickets, ErrorBodySchema, judgeJob, partsList } = await import('@gewinde/core');
 const { buildApp } = await import('../server/dist/app.js');
 const { ensureStandardCatalogue } = await import('../server/dist/catalogue/catalogue-store.js');
 const { connectDatabase } = await import('../server/dist/database/connect.js');
@@ -183,7 +183,7 @@ async function look(app, most = JOBS_LOOKED_AT) {
     ])
       seen.rows[kind].push(...rows.map((row) => ({ id: row.id, version: row.version })));
     try {
-      const job = assembleJob(document, catalogue);
+      const job = judgeJob(document, catalogue);
       cutTickets(job);
       partsList(job);
     } catch (error) {
