@@ -1,11 +1,12 @@
 import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
-import { judgeJob, parseConnector, ruleIds, type CommandOf, type JobDocument, type Line } from '@gewinde/core';
+import { judgeJob, parseConnector, ruleIds, shopRuleById, shopRules, type CommandOf, type JobDocument, type Line } from '@gewinde/core';
 import { catalogue, document, feed, withWay } from '../../../core/testing/sample-job';
 import { openSampleJob, render } from '../../test/open-job';
 import { AcceptDialog } from '../shared/accept-dialog';
 import { Audit } from './audit';
 import { RulePages } from './rule-pages';
+import { ShopRule } from './shop-rule';
 import { WhatIfPanel } from './what-if-panel';
 
 const withFeed = (line: Line): JobDocument => ({ ...document, lines: [line, ...document.lines.slice(1)] });
@@ -109,5 +110,37 @@ describe('the pages of the rules', () => {
     pages.fixture.componentRef.setInput('rule', 'drain-rises');
     await pages.stable();
     expect(pages.find('article h2').textContent).toBe('A drain that does not fall');
+  });
+});
+
+describe('the rules of the shop', () => {
+  const entry = (id: string) => shopRuleById(id);
+
+  it('are set one at a time, from what stood when it was looked at', async () => {
+    const job = await openSampleJob({});
+    const rule = await render(ShopRule, { entry: entry('flow.thermostat') });
+    expect(rule.text()).toContain('Pure track cars go without');
+    await rule.choose('Oil coolers', 'without');
+    await rule.press('button', 'Set for the shop');
+    expect(job.shopSent().commands).toEqual([{ do: 'set-shop-rule', rule: 'flow.thermostat', value: 'none', version: 0 }]);
+  });
+
+  it('are done another way by a job with a reason, and followed again', async () => {
+    const job = await openSampleJob({});
+    const rule = await render(ShopRule, { entry: entry('judging.retiredHolds') });
+    const box = rule.find('input[type=checkbox]') as HTMLInputElement;
+    box.click();
+    await rule.stable();
+    await rule.press('button', 'Only in 2403');
+    await rule.press('button', 'Only in this job');
+    expect(rule.text()).toContain('Say why this job does it another way.');
+    await rule.type('Reason', 'old stock is used up');
+    await rule.type('Initials', 'RA');
+    await rule.press('button', 'Only in this job');
+    const { commands } = job.sent();
+    const deviation = { rule: 'judging.retiredHolds', value: false, by: 'RA', reason: 'old stock is used up' };
+    expect(commands).toEqual([{ do: 'deviate', deviation }]);
+    expect(rule.text()).toContain('Job 2403: no, by RA: old stock is used up');
+    expect(shopRules.filter((e) => e.group === 'store').some((e) => e.perJob)).toBe(false);
   });
 });

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { rxResource } from '@angular/core/rxjs-interop';
 import { assembleLine, runSheet, shopContracts, type AnswerOf, type Drawing, type JobDocument } from '@gewinde/core';
+import { answered } from '../data/answered';
 import { Api } from '../data/api';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
@@ -26,9 +26,9 @@ type ShownJob = AnswerOf<typeof shopContracts.readExample>['sound'];
         }
       </figure>
     }
-    @if (example.isLoading()) {
+    @if (example.waiting()) {
       <p class="quiet" role="status">Making the examples …</p>
-    } @else if (example.error()) {
+    } @else if (example.failed()) {
       <p class="quiet" role="status">The examples come from the server, which does not answer. The rule stands all the same.</p>
     }
   `,
@@ -55,13 +55,14 @@ export class RuleExample {
   readonly rule = input.required<string>();
   private readonly api = inject(Api);
   private readonly preferences = inject(Preferences);
-  protected readonly example = rxResource({
-    params: () => this.rule(),
-    stream: ({ params }) => this.api.call(shopContracts.readExample, { params: { rule: params } }),
-  });
+  protected readonly example = answered(
+    computed(() => ({ rule: this.rule() })),
+    (params) => this.api.call(shopContracts.readExample, { params }),
+  );
   protected readonly shown = computed(() => {
-    if (!this.example.hasValue()) return [];
-    const { words, message, sound, broken } = this.example.value();
+    const example = this.example.answer();
+    if (!example) return [];
+    const { words, message, sound, broken } = example;
     return [
       { title: `Wrong: ${words}`, drawing: this.drawn(broken), message },
       { title: 'Right', drawing: this.drawn(sound), message: '' },
