@@ -70,7 +70,7 @@ test('the audit is worked from the keyboard, hears another tab, and reads on a p
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { name: 'What would leak, starve or not last' })).toBeVisible();
   const late = lines.find((l) => l.number === 10)!;
-  await elsewhere(request, job.id, { do: 'edit-line', id: late.id, version: 1, set: { service: 'fuel' } });
+  await elsewhere(request, job.id, { do: 'edit-line', id: late.id, version: 1, set: { service: 'coolant' } });
   await expect(page.getByRole('button', { name: /will not do:.*does not bear what runs in it/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'By line' }).press('Enter');
   await expect(page.getByRole('heading', { name: /^L10 / })).toBeVisible();
