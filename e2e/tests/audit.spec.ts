@@ -78,6 +78,7 @@ test('the audit is worked from the keyboard, hears another tab, and reads on a p
   await page.getByLabel('Cold start').fill('-25');
   await page.getByLabel('Cold start').press('Tab');
   await expect(page.getByText(/What holds the job: \d+ now, \d+ then/)).toBeVisible();
+  await page.setViewportSize({ width: 820, height: 1180 });
   await expectNoFault(page);
   await expect(page.getByRole('heading', { name: 'It would be found' })).toBeVisible();
 });
