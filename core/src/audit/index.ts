@@ -25,3 +25,16 @@ export { holdsLine, standsAgainstCheck, standsBefore } from './standing.js';
 export type { Check, Reads, Rule } from './rule.js';
 export type { FlowFacts, JobFacts, LineFacts } from './facts.js';
 export type { StoreFacts } from './store-facts.js';
+export {
+  faultsToFind,
+  lineToLookOver,
+  nameOfQuestion,
+  NOTHING_WRONG,
+  questionNamed,
+  rightAnswer,
+  type FaultAnswer,
+  type FaultQuestion,
+  type LineToLookOver,
+} from './find-the-fault.js';
+export { saidOfLine, type SaidOfLine } from './said-of-line.js';
+export { shownJob, type ShownJob } from './shown-job.js';

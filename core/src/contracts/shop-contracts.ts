@@ -15,6 +15,7 @@ import {
 import { stockEntityNames, stockEntitySchemas } from '../stock/index.js';
 import { SupplySchema } from '../supplies/index.js';
 import { contract } from './contract.js';
+import { ShownJobSchema } from './shown-job.js';
 import { ChangeKey, StepBody } from './job-contracts.js';
 
 const strict = { additionalProperties: false } as const;
@@ -91,11 +92,6 @@ export type ListPreview = Frozen<Static<typeof ListPreviewSchema>>;
 const Counted = Type.Optional(Type.Boolean());
 
 /** A job with the parts that it names: enough to draw it. */
-const ShownJobSchema = Type.Object(
-  { document: JobDocumentSchema, fittings: Type.Array(FittingSchema), hoses: Type.Array(HoseSchema), hoseEnds: Type.Array(HoseEndSchema) },
-  { title: 'ShownJob' },
-);
-
 export const shopContracts = {
   readCatalogue: contract({
     method: 'GET',

@@ -39,6 +39,7 @@ export {
   type WaysAnswer,
   type WaysOptions,
 } from './ways.js';
+export { wayName } from './way-name.js';
 export { gapsByCase, waysByCase, type CasesAnswer, type CaseWays, type GapCase } from './ways-by-case.js';
 export { answersStand, lookupsIn, noting, type Asked, type Lookups } from './lookups.js';
 export { howToSettle } from './uncertain-ports.js';

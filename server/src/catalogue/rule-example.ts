@@ -1,14 +1,4 @@
-import {
-  brokenExample,
-  examples,
-  partsNamedIn,
-  ruleIds,
-  soundExample,
-  type AnswerOf,
-  type JudgedJob,
-  type RuleId,
-  type shopContracts,
-} from '@gewinde/core';
+import { brokenExample, examples, ruleIds, shownJob, soundExample, type AnswerOf, type RuleId, type shopContracts } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { AppError } from '../errors/app-error.js';
 
@@ -22,14 +12,7 @@ export async function ruleExample(_db: Knex, rule: string): Promise<Example> {
   return {
     words: examples[id].words,
     message: broken.findings.find((f) => f.rule === id)?.message ?? '',
-    sound: shown(soundExample(id)),
-    broken: shown(broken),
+    sound: shownJob(soundExample(id)),
+    broken: shownJob(broken),
   };
-}
-
-function shown({ document, catalogue }: JudgedJob): Example['sound'] {
-  const named = partsNamedIn(document);
-  const used = <P extends { readonly id: string }>(parts: readonly P[]): P[] => parts.filter(({ id }) => named.has(id));
-  const plain = { document, fittings: used(catalogue.fittings), hoses: used(catalogue.hoses), hoseEnds: used(catalogue.hoseEnds) };
-  return JSON.parse(JSON.stringify(plain)) as Example['sound'];
 }

@@ -1,47 +1,14 @@
-import {
-  isHonestMistake,
-  howToTell,
-  nextInDrill,
-  parseThread,
-  weakPairs,
-  type DrillAnswer,
-  type DrillResults,
-  type DrillVerdict,
-} from '@gewinde/core';
+import { isHonestMistake, howToTell, nextInDrill, parseThread, type DrillVerdict } from '@gewinde/core';
 import type { Knex } from 'knex';
 import { AppError } from '../errors/app-error.js';
 import { fittingOnTray, mysteryTray, type MysteryFitting } from '../stand-ins/calliper/mystery-tray.js';
-
-/** Answers before these no longer weigh. */
-const REMEMBERED = 400;
-
-async function answersOf(db: Knex, apprentice: string): Promise<DrillAnswer[]> {
-  const rows: { truth: string; answer: string; right: number }[] = await db('drill_answers')
-    .where({ apprentice })
-    .orderBy([
-      { column: 'at', order: 'desc' },
-      { column: 'id', order: 'desc' },
-    ])
-    .limit(REMEMBERED)
-    .select('truth', 'answer', 'right');
-  return rows.reverse().map(({ truth, answer, right }) => ({ truth, answer, right: Boolean(right) }));
-}
-
-export async function drillResults(db: Knex, apprentice: string): Promise<DrillResults> {
-  const counted = (await db('drill_answers').where({ apprentice }).count({ asked: '*' }).sum({ right: 'right' }).first()) as
-    { asked: number | string; right: number | string | null } | undefined;
-  return {
-    asked: Number(counted?.asked ?? 0),
-    right: Number(counted?.right ?? 0),
-    weak: weakPairs(await answersOf(db, apprentice)).slice(0, 12),
-  };
-}
+import { answersOf } from './answers-store.js';
 
 /** The fitting to measure next: weak pairs come back more often. */
 export async function nextFitting(db: Knex, apprentice: string, chance: () => number = Math.random): Promise<MysteryFitting> {
   const thread = nextInDrill(
     mysteryTray.map((fitting) => fitting.thread),
-    await answersOf(db, apprentice),
+    await answersOf(db, 'drill_answers', apprentice),
     chance(),
   );
   const those = mysteryTray.filter((fitting) => fitting.thread === thread);
@@ -63,10 +30,6 @@ export async function recordAnswer(db: Knex, apprentice: string, fittingId: stri
     lookAlike: !right && isHonestMistake(truth.designation, answer),
     ...(right ? {} : { howToTell: howToTell(truth, parseThread(answer), fitting.side) }),
   };
-}
-
-export async function forgetAnswers(db: Knex, apprentice: string): Promise<void> {
-  await db('drill_answers').where({ apprentice }).delete();
 }
 
 /** No measurement tells NPTF from NPT, nor an Rp hole from a G one: either name is right. */

@@ -1,6 +1,7 @@
 import { readShop, undoShop } from '../catalogue/catalogue-store.js';
 import { exportList, importList, previewList } from '../catalogue/part-list.js';
 import { ruleExample } from '../catalogue/rule-example.js';
+import { answerFault, nextLine } from '../drill/fault-store.js';
 import { catchUp } from '../jobs/catch-up.js';
 import { previewRule } from '../jobs/preview-rule.js';
 import { orderPaper, partsPaper, ticketsPaper } from '../stockroom/papers-of.js';
@@ -19,6 +20,8 @@ export const heavyWork = {
   catchUp,
   previewRule,
   ruleExample,
+  nextLine,
+  answerFault,
   planCutsOf,
   planOrdersOf,
   planSparesOf,
@@ -46,6 +49,8 @@ export const boundsOf: Readonly<Record<HeavyName, Bounds>> = {
   catchUp: { kind: 'pages', seconds: 900, changes: true },
   previewRule: { kind: 'plans', seconds: 60 },
   ruleExample: { kind: 'lists', seconds: 30 },
+  nextLine: { kind: 'lists', seconds: 30 },
+  answerFault: { kind: 'lists', seconds: 30, changes: true },
   undoShop: { kind: 'lists', seconds: 120, changes: true },
   previewList: { kind: 'lists', seconds: 60 },
   importList: { kind: 'lists', seconds: 120, changes: true },

@@ -17,6 +17,7 @@ import * as beside from './20261210_beside.js';
 import * as orderSendings from './20261211_order_sendings.js';
 import * as doors from './20261212_doors.js';
 import * as audit from './20261213_audit.js';
+import * as faults from './20261214_faults.js';
 
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261125_jobs': jobs,
@@ -37,4 +38,5 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '20261211_order_sendings': orderSendings,
   '20261212_doors': doors,
   '20261213_audit': audit,
+  '20261214_faults': faults,
 };
