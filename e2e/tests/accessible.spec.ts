@@ -10,7 +10,7 @@ const views = [
   ['order', 'order'],
   ['tickets', 'cut?show=tickets'],
 ] as const;
-const benches = ['name', 'pair', 'matrix', 'drill'] as const;
+const benches = ['name', 'pair', 'matrix', 'drill', 'fault'] as const;
 
 for (const theme of ['light', 'dark'] as const) {
   // the dark inks are the same in every view: the densest one shows them all
@@ -54,6 +54,7 @@ for (const theme of ['light', 'dark'] as const) {
         await page.getByLabel('Over the crests').fill('9.7');
       }
       if (path === 'drill') await page.getByLabel('Who is at the bench').fill('Axe');
+      if (path === 'fault') await page.getByRole('radio').first().check();
       await page.keyboard.press('Enter');
       await expect(
         page.locator(path === 'name' ? 'g-thread-card' : path === 'drill' ? 'g-calliper-panel' : '.g-verdict').first(),

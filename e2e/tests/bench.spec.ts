@@ -287,3 +287,30 @@ test('the pair check and the matrix read well on a tablet, and an odd address do
   await page.goto('/bench/nowhere');
   await expect(page).toHaveURL(/\/$/);
 });
+
+test('a made line is looked over from the keyboard: the answer is told with its rule, counted, and kept for the next time', async ({
+  page,
+  request,
+}) => {
+  const name = `Looks ${Date.now()}`;
+  await page.goto('/bench/fault');
+  await page.getByLabel('Who is at the bench').fill(name);
+  await page.keyboard.press('Enter');
+  const answers = page.getByRole('radio');
+  // the lines are made when the first is asked for
+  await expect(answers).toHaveCount(7, { timeout: 30_000 });
+  await expect(page.getByRole('table', { name: 'What is known of it' })).toContainText('Hose');
+  await page.getByRole('button', { name: 'Say so' }).click();
+  await expect(page.getByRole('alert')).toHaveText('Choose one of them first.');
+  await answers.first().focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: /Right: |It is not that: / })).toBeVisible();
+  await expect(answers.first()).toBeDisabled();
+  await expectNoFault(page);
+  expect(await (await request.get(`/api/faults?apprentice=${encodeURIComponent(name)}`)).json()).toMatchObject({ asked: 1 });
+  await page.reload();
+  await expect(answers).toHaveCount(7);
+  await expect(page.getByLabel('Answer and results')).toContainText('looked over 1');
+});

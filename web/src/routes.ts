@@ -34,6 +34,7 @@ export const routes: Routes = [
       { path: 'pair', loadComponent: () => import('./bench/pair-check').then((m) => m.PairCheck) },
       { path: 'matrix', loadComponent: () => import('./bench/matrix').then((m) => m.Matrix) },
       { path: 'drill', loadComponent: () => import('./bench/drill').then((m) => m.Drill) },
+      { path: 'fault', loadComponent: () => import('./audit/find-the-fault').then((m) => m.FindTheFault) },
     ],
   },
   { path: 'flow', title: 'Flow bench · Gewinde', loadComponent: () => import('./flow-bench/flow-bench').then((m) => m.FlowBench) },

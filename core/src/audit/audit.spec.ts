@@ -70,7 +70,8 @@ describe('every rule', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...ruleIds), { minLength: 1, maxLength: 6 }), (ids: RuleId[]) => {
         const first = { document: brokenExample(ids[0]!).document, catalogue: brokenExample(ids[0]!).catalogue };
-        const shown = ids.slice(1).reduce((now, id) => examples[id].breaks(now), first);
+        // where a fault takes the lines away, no other can be put in them
+        const shown = ids.slice(1).reduce((now, id) => (now.document.lines.length > 0 ? examples[id].breaks(now) : now), first);
         const findings = auditJob(shown.document, shown.catalogue);
         expect(findings.map((f) => ruleById(f.rule).title)).toEqual(findings.map((f) => f.title));
       }),

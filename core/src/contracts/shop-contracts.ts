@@ -1,7 +1,7 @@
 import { Type, type Static } from 'typebox';
 import { FittingSchema, LineErrorSchema, ListMoneySchema } from '../fittings/index.js';
 import { HoseEndSchema, HoseSchema } from '../hose/index.js';
-import { CataloguePartSchema, ChangeHead, JobDocumentSchema, partSections, type CataloguePart, type PartSection } from '../job/index.js';
+import { CataloguePartSchema, ChangeHead, partSections, type CataloguePart, type PartSection } from '../job/index.js';
 import { bytes, counts, type Frozen, listLimits, OneKindOf, OneOf } from '../schema/index.js';
 import {
   FlowRulesRowSchema,

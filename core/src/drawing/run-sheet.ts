@@ -16,6 +16,8 @@ export interface RunSheetOptions {
   readonly system: UnitSystem;
   /** Joints that seal and that something speaks against, by their ids. */
   readonly held?: ReadonlySet<string>;
+  /** To be judged by who looks at it: nothing says which of its joints seal. */
+  readonly unjudged?: boolean;
 }
 
 /** The line drawn to scale as it would lie on the bench, half in section, with balloons, dimensions and title block. */
@@ -31,15 +33,17 @@ export function runSheet(assembled: AssembledLine, options: RunSheetOptions): Dr
       ...sheetDimensions(assembled, layout, options),
       ...openPlaces(assembled, layout),
       ...stretches.flatMap((placed) => throatLabels(placed, scale, system, width)),
-      ...placeBalloons(
-        stretches.flatMap(({ stretch, map }) => stretch.joints.map((place) => ({ place, map, scale }))),
-        100,
-        { left: 14, right: width - 14, top: 76, bottom: height - 70 },
-        options.held,
-      ),
+      ...(options.unjudged
+        ? []
+        : placeBalloons(
+            stretches.flatMap(({ stretch, map }) => stretch.joints.map((place) => ({ place, map, scale }))),
+            100,
+            { left: 14, right: width - 14, top: 76, bottom: height - 70 },
+            options.held,
+          )),
       ...titles(assembled, options),
     ],
-    title: sheetInWords(assembled, system),
+    title: sheetInWords(assembled, system, options.unjudged),
   };
 }
 

@@ -6,7 +6,7 @@ import type { RunSheetOptions } from './run-sheet.js';
 import type { Shape } from './shape.js';
 
 /** Frame, heading and title block. */
-export function titles(assembled: AssembledLine, { width, height, jobNumber, system }: RunSheetOptions): Shape[] {
+export function titles(assembled: AssembledLine, { width, height, jobNumber, system, unjudged }: RunSheetOptions): Shape[] {
   const { line, portA, portB, joints } = assembled;
   const sealed = joints.filter((j) => j.mating.outcome === 'seals').length;
   const boxWidth = 164;
@@ -68,7 +68,7 @@ export function titles(assembled: AssembledLine, { width, height, jobNumber, sys
     text(left + 8, height - 15, 'joints', 11, 'quiet'),
     text(left + boxWidth / 2 - 8, height - 14, String(joints.length), 16, 'figure', 'end'),
     text(left + boxWidth / 2 + 8, height - 15, 'seal', 11, 'quiet'),
-    text(width - 16, height - 14, String(sealed), 16, sealed < joints.length ? 'leak' : 'figure', 'end'),
+    text(width - 16, height - 14, unjudged ? '?' : String(sealed), 16, sealed < joints.length && !unjudged ? 'leak' : 'figure', 'end'),
   ];
 }
 
@@ -104,7 +104,7 @@ function clipped(text: string, width: number): string {
 }
 
 /** The drawing in words: parts in order, joints, lengths. */
-export function sheetInWords({ line, portA, portB, ways, pieces, joints }: AssembledLine, system: UnitSystem): string {
+export function sheetInWords({ line, portA, portB, ways, pieces, joints }: AssembledLine, system: UnitSystem, unjudged = false): string {
   const port = (t: PortTerminal) => `${terminalName(t)} (${portThreadName(t.port)})`;
   const chain = (i: number) => ways[i]!.fittings?.map((p) => p.fitting.name).join(', ') ?? 'way not chosen';
   const sealed = joints.filter((j) => j.mating.outcome === 'seals').length;
@@ -118,6 +118,6 @@ export function sheetInWords({ line, portA, portB, ways, pieces, joints }: Assem
       chain(i + 1) || 'no adapter',
     ]),
     `${port(portB)}.`,
-    `${joints.length} joints, ${sealed} seal. ${pieces.map((piece) => cutInWords(piece, system)).join(' ')}`.trim(),
+    `${joints.length} joints${unjudged ? '' : `, ${sealed} seal`}. ${pieces.map((piece) => cutInWords(piece, system)).join(' ')}`.trim(),
   ].join('; ');
 }

@@ -46,7 +46,7 @@ export {
 export { bypassFilter, BYPASS_SHARES, type BypassFilter, type BypassFlow } from './bypass-filter.js';
 export { oilVolume, type ComponentVolume, type LineVolume, type OilVolume } from './oil-volume.js';
 export { thermostatsOf, type ThermostatPlace } from './thermostats.js';
-export { clampFor, couplerHold, wormClamps, type ClampChoice, type CouplerJoint, type CouplerVerdict } from './clamped-hose.js';
+export { couplerHold, type CouplerJoint, type CouplerVerdict } from './clamped-hose.js';
 export { systemOf, type JobSystem, type SystemLine, type SystemProblem } from './system.js';
 export { backsUpBetween, sizeCurves, type CurvePoint, type SizeCurves } from './size-curves.js';
 export { growthOf, plannedRunning, type Growth } from './planned.js';

@@ -9,7 +9,6 @@ import { componentFlowProblem, runningProblem } from '../job/index.js';
 import {
   alongHose,
   bypassFilter,
-  clampFor,
   couplerHold,
   downDrain,
   flowAtLoss,
@@ -114,30 +113,6 @@ describe('turbo, bypass filter', () => {
 });
 
 describe('hose that is clamped', () => {
-  it('gets a clamp that closes on it in the middle of its span, by what holds it', () => {
-    for (const hose of catalogue.hoses.filter((h) => ['coolant', 'fuel', 'silicone', 'charge', 'vacuum', 'oil'].includes(h.construction))) {
-      const { fromMm, toMm } = clampFor(hose);
-      expect(hose.outsideMm).toBeGreaterThanOrEqual(fromMm);
-      expect(hose.outsideMm).toBeLessThanOrEqual(toMm);
-    }
-    const kind = (construction: string, boreMm: number, outsideMm: number) => clampFor({ construction, boreMm, outsideMm }).kind;
-    expect([kind('coolant', 19, 27), kind('silicone', 19, 27), kind('charge', 63.5, 73), kind('vacuum', 4, 8)]).toEqual([
-      'worm drive',
-      'worm drive, lined',
-      'T-bolt',
-      'screw band',
-    ]);
-    expect(clampFor({ construction: 'coolant', boreMm: 9.5, outsideMm: 17 }).torqueNm).toEqual([2, 3]);
-    expect(clampFor({ construction: 'coolant', boreMm: 31.8, outsideMm: 41 }).torqueNm).toEqual([4, 5]);
-    expect(() => clampFor({ construction: 'coolant', boreMm: 20, outsideMm: 20 })).toThrow(FlowFigureError);
-    expect(() => clampFor({ construction: 'coolant', boreMm: 120, outsideMm: 130 })).toThrow(/No worm-drive/);
-  });
-
-  it('over a barb that is wider than its bore gets a wider clamp', () =>
-    expect(clampFor({ construction: 'coolant', boreMm: 16, outsideMm: 23 }, 25).toMm).toBeGreaterThan(
-      clampFor({ construction: 'coolant', boreMm: 16, outsideMm: 23 }).toMm,
-    ));
-
   it('stays on a pipe without a bead only as long as friction holds more than twice the boost', () => {
     const joint = { pipeMm: 63.5, insertedMm: 45, bandMm: 19, bandPullN: 4000, beaded: false, oily: true, boostBar: 1.5 };
     // 0.06·2π·4000 N over π/4·0.0635² m²: 4.76 bar

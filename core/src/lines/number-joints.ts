@@ -1,7 +1,7 @@
 import type { Connector } from '../connectors/index.js';
 import { hoseJoint, joinsHose } from '../hose/index.js';
 import { besides, branchKeys, hoseJointId, jointId } from '../job/index.js';
-import { makeUpBetween, mate, metalOf, type Mating, type Metal } from '../seals/index.js';
+import { clampFor, clampSize, makeUpBetween, mate, metalOf, type Mating, type Metal } from '../seals/index.js';
 import {
   terminalCases,
   terminalName,
@@ -43,13 +43,15 @@ function inWay(way: AssembledWay, pieces: readonly AssembledPiece[]): Unnumbered
     const [one, other] = backwards && !branch ? [b, a] : [a, b];
     const piece =
       from.kind === 'hose end' && a.key === before ? from.piece.key : to.kind === 'hose end' && b.key === after ? to.piece.key : undefined;
+    const { mating, ...met } = tightened(worstOf(one.cases, other.cases), [one.metal, other.metal]);
     list.push({
       id: jointId(a.key, b.key),
       way: at,
       ...(piece ? { piece } : {}),
       title: `${one.what} to ${other.what.toLowerCase()}`,
       parts: [one.name, other.name],
-      ...tightened(worstOf(one.cases, other.cases), [one.metal, other.metal]),
+      ...met,
+      mating: clamped(mating, pieces.find((p) => p.piece.key === piece)?.hose),
       ...(branch ? { branch } : {}),
     });
   };
@@ -76,6 +78,21 @@ function tightened<T extends Pick<LineJoint, 'mating'>>(joint: T, metals: readon
   if (!makeUp) return joint;
   const between = makeUpBetween(makeUp, ...metals);
   return { ...joint, metals, mating: between === makeUp ? joint.mating : { ...mating, ...(between ? { makeUp: between } : {}) } };
+}
+
+/** What is clamped is held by the clamp that its hose asks for: its kind, its span and how tight go by the hose, not by the barb alone. */
+function clamped(mating: Mating, hose: AssembledPiece['hose']): Mating {
+  const { kind, makeUp, seal } = mating;
+  const clamp = kind === 'clamp' && makeUp && seal && hose ? clampFor(hose) : undefined;
+  if (!clamp) return mating;
+  const [low, high] = clamp.torqueNm;
+  const size = clampSize(clamp);
+  return {
+    ...mating,
+    ...(size ? { seal: { method: `${seal!.method}: ${clamp.kind}`, consumables: seal!.consumables.map((c) => ({ ...c, size })) } } : {}),
+    makeUp: { ...makeUp!, low, high },
+    reason: size ? `${mating.reason} ${clamp.kind}: ${clamp.why}.` : mating.reason,
+  };
 }
 
 const BAD = { seals: 0, leaks: 1, 'does-not-join': 2 } as const satisfies Record<Mating['outcome'], number>;

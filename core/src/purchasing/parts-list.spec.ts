@@ -1,9 +1,9 @@
 import { judgedJob } from '../../testing/judged.js';
 import { catalogue, document, drain, feed, jobOf, withPiece, withWay } from '../../testing/sample-job.js';
 import { parseConnector } from '../connectors/index.js';
+import { soundExample } from '../audit/index.js';
 import { standardFittings } from '../fittings/index.js';
 import type { Line } from '../job/index.js';
-import {} from '../lines/index.js';
 import { partsList, partGroups } from './index.js';
 
 describe('partsList', () => {
@@ -70,5 +70,19 @@ describe('partsList', () => {
     expect(rows('fuel', 'methanol').some((r) => r.id === 'o-ring epdm AS568-906')).toBe(true);
     const bare = partsList(judgedJob(document, { ...catalogue, supplies: [] })).rows;
     expect(bare.find((r) => r.name === 'O-ring FKM AS568-906')).not.toHaveProperty('unitPriceMinor');
+  });
+
+  it('has the clamps that the hose asks for, not those of its barb: T-bolt bands on boost, as tight as those go', () => {
+    const boost = soundExample('coupler-without-bead');
+    const clamped = boost.lines[0]!.joints.filter((j) => j.mating.kind === 'clamp').map((j) => j.mating);
+    expect(clamped).toHaveLength(2);
+    for (const { seal, makeUp, reason } of clamped) {
+      expect(seal!.consumables).toEqual([{ item: 'hose clamp', size: 'T-bolt band 70 to 76 mm', quantity: 1 }]);
+      expect(makeUp).toMatchObject({ low: 7, high: 9, unit: 'N·m' });
+      expect(reason).toContain('a band pressed evenly all round');
+    }
+    expect(partsList(boost).rows.filter((r) => r.group === 'clamps and sealant')).toEqual([
+      expect.objectContaining({ id: 'clamp t-bolt-band 70-76', quantity: 2, unit: 'pc' }),
+    ]);
   });
 });

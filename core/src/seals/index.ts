@@ -1,5 +1,6 @@
 export { mate } from './mate.js';
 export { FLANGE_BOLT, type Mating, type Consumable, type SealKind } from './mating.js';
+export { clampFor, clampSize, linedClamps, tBoltBands, wormClamps, type ClampChoice, type ClampedHose, type ClampSpan } from './clamps.js';
 export { metalOf, metals, weakerOf, type Metal } from './metals.js';
 export { makeUpBetween, torqueFor, type MakeUp } from './make-up.js';
 export { flareTorques, type TorqueChoice } from './torques.js';

@@ -1,5 +1,19 @@
 import { boreSizeMm, familyById } from '../connectors/index.js';
-import { bondedWashers, bossRings, captiveRings, compounds, faceRings, flatWashers, metricPortRings, studRings } from '../seals/index.js';
+import {
+  bondedWashers,
+  bossRings,
+  captiveRings,
+  clampSize,
+  compounds,
+  faceRings,
+  flatWashers,
+  linedClamps,
+  metricPortRings,
+  studRings,
+  tBoltBands,
+  type ClampChoice,
+  type ClampSpan,
+} from '../seals/index.js';
 import { postFaces } from '../fittings/index.js';
 import { formatDash } from '../units/index.js';
 import type { Supply } from './supply-schema.js';
@@ -148,29 +162,22 @@ function clamps(): Supply[] {
   });
 }
 
-/** Bands of charge air and silicone, by what they close on, mm. Common sizes, from memory; the torque is the clamp's own. */
-const T_BOLTS = [40, 45, 50, 55, 60, 65, 70, 75, 80, 85, 90, 95, 100, 110].map((from) => [from, from + 6] as const);
-const LINED = [
-  [12, 22],
-  [16, 27],
-  [20, 32],
-  [25, 40],
-  [32, 50],
-  [40, 60],
-  [50, 70],
-  [60, 80],
-] as const;
-
 /** T-bolt bands for boost, and worm drives with a lining under the slots for silicone. */
 function bands(): Supply[] {
-  const band = (style: string, [fromMm, toMm]: readonly [number, number], torque: string): Supply => ({
-    id: `clamp ${style.toLowerCase().replace(/\W+/g, '-')} ${fromMm}-${toMm}`,
-    kind: 'clamp',
-    name: `${style} ${fromMm} to ${toMm} mm`,
-    figures: { size: `${style} ${fromMm} to ${toMm} mm`, fromMm, toMm, material: 'stainless' },
-    source: `common sizes, from memory; about ${torque}, the clamp's own figure goes first`,
-  });
-  return [...T_BOLTS.map((span) => band('T-bolt band', span, '8 N·m')), ...LINED.map((span) => band('Lined worm clamp', span, '4 N·m'))];
+  const band = (kind: ClampChoice['kind'], [fromMm, toMm]: ClampSpan, torque: string): Supply => {
+    const name = clampSize({ kind, fromMm, toMm })!;
+    return {
+      id: `clamp ${kind === 'T-bolt' ? 't-bolt-band' : 'lined-worm-clamp'} ${fromMm}-${toMm}`,
+      kind: 'clamp',
+      name,
+      figures: { size: name, fromMm, toMm, material: 'stainless' },
+      source: `common sizes, from memory; about ${torque}, the clamp's own figure goes first`,
+    };
+  };
+  return [
+    ...tBoltBands.map((span) => band('T-bolt', span, '8 N·m')),
+    ...linedClamps.map((span) => band('worm drive, lined', span, '4 N·m')),
+  ];
 }
 
 function clips(): Supply[] {

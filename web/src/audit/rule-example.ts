@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { assembleLine, runSheet, shopContracts, type AnswerOf, type Drawing, type JobDocument } from '@gewinde/core';
+import { shopContracts } from '@gewinde/core';
 import { answered } from '../data/answered';
 import { Api } from '../data/api';
 import { Preferences } from '../data/preferences';
 import { DrawingView } from '../shared/drawing';
-
-type ShownJob = AnswerOf<typeof shopContracts.readExample>['sound'];
+import { exampleDrawing } from './example-drawing';
 
 /** How a rule looks: a job that it has nothing against, and the same with the one thing wrong. */
 @Component({
@@ -63,17 +62,10 @@ export class RuleExample {
     const example = this.example.answer();
     if (!example) return [];
     const { words, message, sound, broken } = example;
+    const system = this.preferences.system();
     return [
-      { title: `Wrong: ${words}`, drawing: this.drawn(broken), message },
-      { title: 'Right', drawing: this.drawn(sound), message: '' },
+      { title: `Wrong: ${words}`, drawing: exampleDrawing(broken, system), message },
+      { title: 'Right', drawing: exampleDrawing(sound, system), message: '' },
     ];
   });
-
-  private drawn({ document: told, fittings, hoses, hoseEnds }: ShownJob): Drawing | null {
-    const document = told as JobDocument;
-    const line = document.lines[document.lines.length - 1];
-    if (!line) return null;
-    const assembled = assembleLine(line, document, { fittings, hoses, hoseEnds, supplies: [] });
-    return runSheet(assembled, { width: 780, height: 300, jobNumber: document.job.number, system: this.preferences.system() });
-  }
 }

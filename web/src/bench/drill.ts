@@ -14,18 +14,17 @@ import {
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
 import { Preferences } from '../data/preferences';
-import { TextField } from '../shared/text-field';
 import { CalliperPanel } from './calliper-panel';
+import { DrillResults } from './drill-results';
 import { MeasurementForm } from './measurement-form';
 import { MeasurementStore } from './measurement-store';
 import { ThreadMap } from './thread-map';
-
-const NAME_KEPT = 'gewinde.apprentice';
+import { lastAtTheBench, WhoAtTheBench } from './who-at-the-bench';
 
 /** The apprentice's drill: a fitting off the tray, measured by hand, named without help; what is mixed up comes back. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CalliperPanel, MeasurementForm, ReactiveFormsModule, TextField, ThreadMap],
+  imports: [CalliperPanel, DrillResults, MeasurementForm, ReactiveFormsModule, ThreadMap, WhoAtTheBench],
   providers: [MeasurementStore],
   templateUrl: './drill.html',
   styleUrl: './drill.scss',
@@ -36,7 +35,7 @@ export class Drill {
   private readonly preferences = inject(Preferences);
   protected readonly store = inject(MeasurementStore);
 
-  protected readonly apprentice = new FormControl(localStorage.getItem(NAME_KEPT) ?? '', { nonNullable: true });
+  private apprentice = lastAtTheBench();
   protected readonly fitting = signal<FittingSeen | null>(null);
   protected readonly answer = new FormControl('', { nonNullable: true });
   protected readonly verdict = signal<DrillVerdict | null>(null);
@@ -51,30 +50,21 @@ export class Drill {
       ? howToTell(parseThread(verdict.truth), parseThread(verdict.answer), fitting.side, this.preferences.system())
       : '';
   });
-  protected readonly rightShare = computed(() => {
-    const results = this.results();
-    return results && results.asked > 0 ? `${Math.round((results.right / results.asked) * 100)} %` : '–';
-  });
 
   constructor() {
-    if (this.apprentice.value) void this.begin();
+    if (this.apprentice) void this.begin(this.apprentice);
   }
 
-  protected async begin(): Promise<void> {
-    const apprentice = this.apprentice.value.trim();
-    if (apprentice === '') {
-      this.problem.set('Type a name first; the results are kept under it.');
-      return;
-    }
-    localStorage.setItem(NAME_KEPT, apprentice);
+  protected async begin(apprentice: string): Promise<void> {
+    this.apprentice = apprentice;
     await this.attempt(async () => {
       this.results.set(await firstValueFrom(this.api.call(benchContracts.drillResults, { query: { apprentice } })));
-      await this.take(apprentice);
+      await this.take();
     });
   }
 
   protected async next(): Promise<void> {
-    await this.attempt(() => this.take(this.apprentice.value.trim()));
+    await this.attempt(() => this.take());
   }
 
   protected async say(): Promise<void> {
@@ -88,7 +78,7 @@ export class Drill {
       return;
     }
     await this.attempt(async () => {
-      const apprentice = this.apprentice.value.trim();
+      const { apprentice } = this;
       const verdict = await firstValueFrom(
         this.api.call(benchContracts.answerDrill, { body: { apprentice, fitting: fitting.id, answer: said } }),
       );
@@ -100,13 +90,13 @@ export class Drill {
 
   protected async forget(): Promise<void> {
     await this.attempt(async () => {
-      await firstValueFrom(this.api.call(benchContracts.forgetDrill, { body: { apprentice: this.apprentice.value.trim() } }));
+      await firstValueFrom(this.api.call(benchContracts.forgetDrill, { body: { apprentice: this.apprentice } }));
       this.results.set({ asked: 0, right: 0, weak: [] });
     });
   }
 
-  private async take(apprentice: string): Promise<void> {
-    const fitting = await firstValueFrom(this.api.call(benchContracts.nextFitting, { body: { apprentice } }));
+  private async take(): Promise<void> {
+    const fitting = await firstValueFrom(this.api.call(benchContracts.nextFitting, { body: { apprentice: this.apprentice } }));
     this.fitting.set(fitting);
     this.verdict.set(null);
     this.answer.reset();

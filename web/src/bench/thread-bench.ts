@@ -3,7 +3,7 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { JobStore } from '../data/job-store';
 import { TopBar } from '../shell/top-bar';
 
-/** The thread bench: naming, pair check, matrix and drill, beside any job. */
+/** The thread bench: naming, pair check, matrix and the apprentice's drills, beside any job. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [RouterOutlet, RouterLink, RouterLinkActive, TopBar],
@@ -28,5 +28,6 @@ export class ThreadBench {
     { path: 'pair', name: 'Pair check' },
     { path: 'matrix', name: 'What joins what' },
     { path: 'drill', name: 'Drill' },
+    { path: 'fault', name: 'Find the fault' },
   ];
 }

@@ -90,20 +90,14 @@ export class WhatFlows {
   protected readonly pressureUnit = computed(() => (this.preferences.system() === 'metric' ? 'bar' : 'psi'));
   /** Of a hose that is clamped: which clamp, at either end. */
   protected readonly clamp = computed(() => {
-    const { columns, taken, recommended, duty } = this.sizing();
+    const { columns, taken, recommended } = this.sizing();
     const hose = columns[this.shown() ?? taken ?? recommended ?? -1]?.hose;
     if (!hose || constructionById(hose.construction).endStyle !== 'clamp') return undefined;
-    try {
-      const c = clampFor(hose);
-      const span = [c.fromMm, c.toMm].map((mm) => formatQuantity(mm, 'length', this.preferences.system(), { bare: true })).join('–');
-      const tight = quantity(c.torqueNm[0], 'N·m', c.torqueNm[1]);
-      return `${c.kind} ${span} ${this.preferences.system() === 'metric' ? 'mm' : 'in'}, about ${tight}: ${c.why}`;
-    } catch (error) {
-      if (error instanceof FlowFigureError) return `${error.message} ${error.hint}`;
-      throw error;
-    } finally {
-      void duty;
-    }
+    const c = clampFor(hose);
+    if (!c) return 'No clamp that is made closes on it: look at its bore and its outside.';
+    const span = [c.fromMm, c.toMm].map((mm) => formatQuantity(mm, 'length', this.preferences.system(), { bare: true })).join('–');
+    const tight = quantity(c.torqueNm[0], 'N·m', c.torqueNm[1]);
+    return `${c.kind} ${span} ${this.preferences.system() === 'metric' ? 'mm' : 'in'}, about ${tight}: ${c.why}`;
   });
   protected readonly steps = computed(() => {
     const { line } = this.sizing();

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { formatQuantity, systemOf, thermostatsOf, type JobSystem, type StateId, type SystemLine } from '@gewinde/core';
+import { formatQuantity, ruleById, systemOf, thermostatsOf, type JobSystem, type StateId, type SystemLine } from '@gewinde/core';
+import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
+import { FindingList } from '../shared/finding-list';
 import { FlowView } from '../sizing/flow-view';
 import { LABEL, layOutSystem, type PlacedLine } from './layout-system';
 
@@ -16,6 +18,7 @@ const MOST_LETTERS = 17;
 @Component({
   selector: 'g-system-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FindingList],
   templateUrl: './system-view.html',
   styleUrl: './system-view.scss',
 })
@@ -24,6 +27,7 @@ export class SystemView {
   readonly open = output<string>();
   readonly component = output<string>();
   private readonly flow = inject(FlowView);
+  private readonly view = inject(JobView);
   protected readonly preferences = inject(Preferences);
   protected readonly states = states;
   protected readonly label = LABEL;
@@ -40,6 +44,17 @@ export class SystemView {
   protected readonly laid = computed(() => {
     const system = this.system();
     return system && layOutSystem(system);
+  });
+  /** What the audit says of the circuit as a whole, at its hottest: the same words as everywhere. */
+  protected readonly heard = computed(() =>
+    (this.view.job()?.findings ?? []).filter(
+      ({ rule, severity }) => severity !== 'open' && (rule === 'runs-against-its-line' || ruleById(rule).area === 'system'),
+    ),
+  );
+  /** What is so in the state that is looked at, and not at its hottest. */
+  protected readonly here = computed(() => {
+    const said = new Set(this.heard().map((f) => f.message));
+    return (this.system()?.problems ?? []).filter((p) => !said.has(p.words));
   });
   protected readonly told = computed(
     () => new Map((this.system()?.problems ?? []).flatMap((p) => p.lineIds.map((id) => [id, p.kind] as const))),

@@ -1,8 +1,9 @@
 import { TestBed } from '@angular/core/testing';
-import type { Component, JobDocument } from '@gewinde/core';
+import { brokenExample, inHouseUnits, ruleById, type Catalogue, type Component, type JobDocument } from '@gewinde/core';
 import { running } from '../../../core/testing/flow-job';
 import { document } from '../../../core/testing/sample-job';
 import { openSampleJob, render, settle } from '../../test/open-job';
+import { JobView } from '../data/job-view';
 import { Preferences } from '../data/preferences';
 import { ComponentPanel } from './component-panel';
 import { SystemView } from './system-view';
@@ -11,8 +12,8 @@ const job = { job: { ...document.job, running } };
 const row = (change: Partial<Component> = {}): Component => ({ ...document.components[0]!, ...change });
 
 describe('the system of a job', () => {
-  const open = async (change: Partial<JobDocument> = job) => {
-    await openSampleJob(change);
+  const open = async (change: Partial<JobDocument> = job, catalogue: Partial<Catalogue> = {}) => {
+    await openSampleJob(change, undefined, catalogue);
     const view = await render(SystemView, { chosen: 'L1' });
     const told: string[][] = [[], []];
     view.fixture.componentInstance.open.subscribe((id) => told[0]!.push(id));
@@ -33,6 +34,19 @@ describe('the system of a job', () => {
     await view.stable();
     expect(said(view, /^ ?L1/)).toMatch(/gal\/min · [\d.]+\u2009psi/);
     expect(view.text()).toContain('no thermostat in this job');
+  });
+
+  it('says what the audit says of the circuit, in the same words, and takes the same remedies', async () => {
+    const { document: ring, catalogue } = brokenExample('ring-without-drive');
+    const { view } = await open(ring, catalogue);
+    const found = TestBed.inject(JobView)
+      .job()!
+      .findings.filter((f) => f.rule === 'runs-against-its-line' || (ruleById(f.rule).area === 'system' && f.severity !== 'open'));
+    expect(found.length).toBeGreaterThan(0);
+    const list = view.find('[aria-label="What the system complains of"]').textContent;
+    for (const { message } of found) expect(list).toContain(inHouseUnits(message, 'metric'));
+    expect(view.find('[aria-label="What the system complains of"] a').getAttribute('href')).toBe(`/rules/${found[0]!.rule}`);
+    expect(view.all('[aria-label="In this state"] li')).toHaveLength(0);
   });
 
   it('leads to a line and to a component, by hand and from the keyboard', async () => {

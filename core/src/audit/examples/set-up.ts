@@ -79,7 +79,7 @@ export function jobOfSetUp({ lines, kinds = {}, beside = {}, running = ordinary 
       id: `${name}.${ports.length}`,
       jobId: 'job',
       componentId: name,
-      label: `port ${ports.length}`,
+      label: `port ${ports.length + 1}`,
       connector: parseConnector(notation.join(' ')),
       note: '',
       order: ports.length,

@@ -20,6 +20,7 @@ export const fingerprints: Readonly<Record<string, { readonly columns: string; r
   '20261211_order_sendings': { columns: 'ql_pOA6BaDOVfPdD', keys: 'KEzHgDlsE6w5CUWj' },
   '20261212_doors': { columns: 'YOupskuA4_WG5Q8F', keys: 'uVMGPY8hWYIEgMA6' },
   '20261213_audit': { columns: 'c2sAFByy8TMIsD5E', keys: 'uVMGPY8hWYIEgMA6' },
+  '20261214_faults': { columns: 'F3MiH8L-zK-K68VF', keys: 'tQH22eKJbJveLyCj' },
 };
 
 export const newestSchema: Schema = {
@@ -68,6 +69,12 @@ export const newestSchema: Schema = {
     'events.schema_version int unsigned not null default 1',
     'events.scope varchar(36) not null',
     "events.state enum('done','undone','dropped') not null default 'done'",
+    'fault_answers.answer varchar(60) not null',
+    'fault_answers.apprentice varchar(60) not null',
+    'fault_answers.at datetime(3) not null',
+    'fault_answers.id bigint unsigned not null auto_increment',
+    'fault_answers.right tinyint not null',
+    'fault_answers.truth varchar(60) not null',
     'hose_lengths.data holds json_valid(`data`)',
     'hose_lengths.data longtext not null',
     'hose_lengths.id varchar(100) not null',
@@ -233,6 +240,8 @@ export const newestSchema: Schema = {
     'events unique PRIMARY (id)',
     'events unique events_scope_key (scope, change_key)',
     'events unique events_scope_revision (scope, revision)',
+    'fault_answers index fault_answers_apprentice_id_index (apprentice, id)',
+    'fault_answers unique PRIMARY (id)',
     'hose_lengths index hose_lengths_part_id_foreign (part_id)',
     'hose_lengths index hose_lengths_state_part_id_index (state, part_id)',
     'hose_lengths reference hose_lengths_part_id_foreign (part_id) to parts (id) on delete RESTRICT',
