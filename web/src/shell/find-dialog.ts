@@ -127,7 +127,12 @@ export class FindDialog {
       { kind: 'view', name: 'Drill', detail: 'thread bench', open: () => this.router.navigate(['/bench/drill']) },
       { kind: 'view', name: 'Find the fault', detail: 'thread bench', open: () => this.router.navigate(['/bench/fault']) },
       { kind: 'view', name: 'Rules', detail: 'what the audit looks for, with examples', open: () => this.router.navigate(['/rules']) },
-      { kind: 'view', name: 'Shop rules', detail: 'schools, limits and habits of the house', open: () => this.router.navigate(['/shop-rules']) },
+      {
+        kind: 'view',
+        name: 'Shop rules',
+        detail: 'schools, limits and habits of the house',
+        open: () => this.router.navigate(['/shop-rules']),
+      },
       { kind: 'command', name: 'Swap units', detail: 'mm · in', open: () => this.preferences.swapUnits() },
       { kind: 'command', name: 'Swap light and dark', detail: 'theme', open: () => this.preferences.swapTheme() },
       { kind: 'command', name: 'Show the keys', detail: '?', open: () => this.keyboard.showKeys() },
