@@ -60,6 +60,7 @@ try {
     },
     { name: 'bench-matrix', path: '/bench/matrix', theme: 'dark', ready: (p) => p.getByRole('heading', { name: /into/ }) },
     { name: 'lines', path: line(4), ready: (p) => p.getByRole('button', { name: /^Take way/ }).first() },
+    { name: 'audit', path: `/job/${jobId}/audit`, ready: (p) => p.getByRole('heading', { name: 'Remedies' }) },
     { name: 'survey-part', path: `/job/${jobId}/survey?component=${head}`, ready: (p) => p.getByText('There already, not bought') },
     {
       name: 'lines-dark',

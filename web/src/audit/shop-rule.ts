@@ -74,6 +74,7 @@ export class ShopRule {
     return form.kind === 'choice' ? form.choices : [];
   });
   protected readonly usual = computed(() => this.words(this.entry().usual));
+  protected readonly usualSaid = computed(() => this.usual().slice(0, 1).toUpperCase() + this.usual().slice(1));
   private readonly asked = new Subject<RuleValue | null>();
   protected readonly preview = signal<Preview | 'asked' | null>(null);
   protected readonly setting = signal<SetOver | null>(null);
