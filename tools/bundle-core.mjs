@@ -15,6 +15,14 @@ await build({
   // a test runner that loads CommonJS has no import() of its own
   supported: { 'dynamic-import': false },
 });
+/** The same as one module: what server and workers load each time they start, with the library of schemas in it. */
+await build({
+  ...asOne,
+  format: 'esm',
+  entryPoints: [join(root, 'core/dist/index.js')],
+  outfile: join(root, 'core/dist/whole.js'),
+  external: ['highs'],
+});
 /** The library of schemas the same way: each file of tests loads it, and it comes in seven hundred pieces. */
 for (const [entry, name] of [
   ['typebox', 'typebox'],
