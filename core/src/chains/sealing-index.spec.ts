@@ -37,7 +37,7 @@ describe('the index of a catalogue', () => {
         for (const way of sealing.filter((w) => !carriesOn.has(w.split(' ')[0]!)))
           expect(offered.some((o) => o.split(' ')[0] === way.split(' ')[0])).toBe(true);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -82,7 +82,7 @@ describe('the index of a catalogue', () => {
         const [from, goal] = [index.node(a), index.node(b)];
         expect(index.distancesTo(goal, from, 3).get(from)).toBe(forward(from, goal, 3));
       }),
-      { numRuns: 80 },
+      { numRuns: 40 },
     );
   });
 });

@@ -102,10 +102,10 @@ describe('small drawings', () => {
   const size = { width: 180, height: 60 };
 
   it('fit adapters and hose ends of every kind in the catalogue', () => {
-    // each kind, construction, connector and angle comes up among a third of them
-    const third = <T>(list: readonly T[]): T[] => list.filter((_, i) => i % 3 === 0);
-    for (const f of third(catalogue.fittings)) expectInside(fittingDrawing(f, size));
-    for (const e of third(catalogue.hoseEnds))
+    // each kind, construction, connector and angle comes up among a sixth of them
+    const sixth = <T>(list: readonly T[]): T[] => list.filter((_, i) => i % 6 === 0);
+    for (const f of sixth(catalogue.fittings)) expectInside(fittingDrawing(f, size));
+    for (const e of sixth(catalogue.hoseEnds))
       expectInside(
         hoseEndDrawing(
           e,

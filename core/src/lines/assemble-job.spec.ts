@@ -97,6 +97,7 @@ describe('a whole job put together', () => {
         expect([...assembled.userByPort]).toEqual([...whole.userByPort]);
         expect(assembled.graph.circuits).toEqual(whole.graph.circuits);
       }),
+      { numRuns: 50 },
     );
   });
 });

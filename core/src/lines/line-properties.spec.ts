@@ -95,7 +95,7 @@ describe('whatever a job holds', () => {
         for (const p of line.findings)
           expect([p.message, p.hint]).toEqual([expect.stringMatching(/^\S.*\.$/s), expect.stringMatching(/^\S.*\.$/s)]);
       }),
-      { numRuns: 150 },
+      { numRuns: 75 },
     );
   });
 
@@ -110,7 +110,7 @@ describe('whatever a job holds', () => {
         expect(box.left).toBeGreaterThan(-20);
         expect(box.right).toBeLessThan(800);
       }),
-      { numRuns: 80 },
+      { numRuns: 40 },
     );
   });
 
@@ -129,7 +129,7 @@ describe('whatever a job holds', () => {
         for (const r of list.rows) expect(r.quantity).toBeGreaterThan(0);
         if (tickets.length > 0) expect(list.incomplete).toEqual([]);
       }),
-      { numRuns: 80 },
+      { numRuns: 40 },
     );
   });
 
@@ -153,7 +153,7 @@ describe('whatever a job holds', () => {
           ...(said === undefined ? {} : { said }),
         });
       }),
-      { numRuns: 80 },
+      { numRuns: 40 },
     );
   });
 });
