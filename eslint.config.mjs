@@ -24,6 +24,7 @@ const order = [
   'shop-rules',
   'lines',
   'flow',
+  'entry',
   'audit',
   'drawing',
   'cutting',

@@ -16,6 +16,7 @@ export * from './stock/index.js';
 export * from './shop-rules/index.js';
 export * from './lines/index.js';
 export * from './flow/index.js';
+export * from './entry/index.js';
 export * from './audit/index.js';
 export * from './drawing/index.js';
 export * from './cutting/index.js';

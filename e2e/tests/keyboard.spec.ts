@@ -74,6 +74,7 @@ test('from a new job to a checked line by keyboard alone', async ({ page, reques
   await expect(offered).toHaveCount(1);
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
+  await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('What is open')).toContainText('No hose chosen.');
 

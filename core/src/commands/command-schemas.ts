@@ -44,6 +44,11 @@ const WayIndex = Type.Integer({ minimum: 0, maximum: MOST_PIECES });
 const PartId = Type.String({ minLength: 1, maxLength: letters.partId });
 /** What stood beside it when it was taped is the command's to say. */
 const TapedLength = Type.Object(without(PieceLengthSchema.properties, 'over'), strict);
+/** What is decided of a hose. */
+const PieceSet = Type.Partial(
+  Type.Object({ ...without(PieceSchema.properties, 'key'), length: Type.Union([TapedLength, Type.Null()]) }, strict),
+  strict,
+);
 
 export const commandSchemas = {
   'edit-job': Type.Object(
@@ -118,6 +123,8 @@ export const commandSchemas = {
       toPortId: Id,
       /** False for fittings alone between the two ports. */
       hose: Type.Optional(Type.Boolean()),
+      /** What is known of its hose already. */
+      piece: Type.Optional(PieceSet),
     },
     strict,
   ),
@@ -139,18 +146,7 @@ export const commandSchemas = {
     },
     strict,
   ),
-  'edit-piece': Type.Object(
-    {
-      do: Type.Literal('edit-piece'),
-      ...lineRow,
-      piece: PlaceKeySchema,
-      set: Type.Partial(
-        Type.Object({ ...without(PieceSchema.properties, 'key'), length: Type.Union([TapedLength, Type.Null()]) }, strict),
-        strict,
-      ),
-    },
-    strict,
-  ),
+  'edit-piece': Type.Object({ do: Type.Literal('edit-piece'), ...lineRow, piece: PlaceKeySchema, set: PieceSet }, strict),
   'take-way': Type.Object({ do: Type.Literal('take-way'), ...lineRow, at: WayIndex, ...KeptWaySchema.properties }, strict),
   'edit-way': Type.Object(
     {

@@ -107,6 +107,16 @@ describe('lines', () => {
     expect(bare).toMatchObject({ pieces: [], ways: [{ chosen: null }] });
   });
 
+  it('have what is said of their hose at once, with the ends that are made for it; fittings alone have no hose to say it of', () => {
+    const add = { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'free2' } as const;
+    const d = { ...document, ports: [...document.ports, other, { ...other, id: 'free2' }] };
+    const piece = { hose: feed.pieces[0]!.hose, length: { mm: 620, as: 'taped' as const } };
+    const [made] = run({ ...add, piece }, d).document.lines[3]!.pieces;
+    expect(made).toMatchObject({ hose: piece.hose, length: { mm: 620, as: 'taped' }, endA: expect.stringContaining('end-') as string });
+    expect(() => run({ ...add, piece: { hose: 'no such hose' } }, d)).toThrow(/hose/);
+    expect(() => run({ ...add, hose: false, piece }, d)).toThrow('A line of fittings alone has no hose to decide on.');
+  });
+
   it.each<[string, Command, string, RegExp]>([
     ['from a port to itself', { do: 'add-line', service: 'other', fromPortId: 'free', toPortId: 'free' }, 'same-port', /to itself/],
     [

@@ -1,11 +1,12 @@
 import type { TSchema } from 'typebox';
 import { findEntry, jobEntities, partsOfWay, runningProblem, type JobEntityType, type KeptWay } from '../job/index.js';
+import { addLine } from './add-line.js';
 import { CommandError } from './command-error.js';
 import { addComponent, deleteComponent, duplicateComponent, editComponent } from './component-commands.js';
 import { commandSchemas, type Command, type CommandName, type CommandOf } from './command-schemas.js';
 import { deviate, followShop } from './deviation-commands.js';
 import type { JobDraft } from './job-draft.js';
-import { addLine, checkLine, deleteLine, editLine, editWay, takeWay } from './line-commands.js';
+import { checkLine, deleteLine, editLine, editWay, takeWay } from './line-commands.js';
 import { addPiece, breakLine, editPiece, joinLine, removePiece } from './piece-commands.js';
 import { acceptFinding, withdrawAcceptance } from './waiver-commands.js';
 import { addPort, deletePort, duplicatePort, editPort } from './port-commands.js';
@@ -88,7 +89,14 @@ export const jobCommands: { readonly [N in CommandName]: JobCommandEntry<Command
   },
   'duplicate-port': { schema: s['duplicate-port'], words: 'Duplicate a port', begins: null, names: none, run: duplicatePort },
   'delete-port': { schema: s['delete-port'], words: 'Delete a port', begins: 'port', names: none, run: deletePort },
-  'add-line': { schema: s['add-line'], words: 'Add a line', begins: null, names: none, run: addLine },
+  'add-line': {
+    schema: s['add-line'],
+    words: 'Add a line',
+    begins: null,
+    names: ({ piece }) => [piece?.hose, piece?.endA, piece?.endB],
+    refits: ({ piece }) => piece?.hose != null,
+    run: addLine,
+  },
   'edit-line': { schema: s['edit-line'], words: 'Edit a line', begins: 'line', names: none, merges: true, run: editLine },
   'edit-piece': {
     schema: s['edit-piece'],

@@ -4,7 +4,6 @@ import {
   keyedWay,
   placedIn,
   portMoved,
-  serviceById,
   withTapedOver,
   type Found,
   type Line,
@@ -15,7 +14,7 @@ import { settleBranchPorts } from './branch-ports.js';
 import { checkLinks, checkPorts, checkWay, checkWished } from './check-line.js';
 import { CommandError } from './command-error.js';
 import type { CommandOf } from './command-schemas.js';
-import { MOST_ROWS, type JobDraft } from './job-draft.js';
+import type { JobDraft } from './job-draft.js';
 
 /** Slack a new piece starts with: hoses shorten and lengthen by −4 to +2 % under pressure (SAE J1273). */
 const USUAL_SLACK_PERCENT = 2;
@@ -23,31 +22,6 @@ const USUAL_SLACK_PERCENT = 2;
 /** A piece of which nothing is decided yet. */
 export function newPiece(draft: JobDraft): Piece {
   return { key: draft.newKey(), hose: null, endA: null, endB: null, length: null, slackPercent: USUAL_SLACK_PERCENT, source: 'cut' };
-}
-
-/** A line between two ports with one hose, or with none; all else still open. */
-export function addLine(draft: JobDraft, command: CommandOf<'add-line'>): string {
-  const { lines } = draft.document;
-  if (lines.length >= MOST_ROWS.line) throw new CommandError('too-many', `A job holds at most ${MOST_ROWS.line} lines.`);
-  const open = (): LineWay => ({ chosen: null });
-  const made: Line = {
-    id: command.id ?? draft.context.newId(),
-    jobId: draft.jobId,
-    number: Math.max(0, ...lines.map((l) => l.number)) + 1,
-    name: command.name?.trim() || serviceById(command.service).name,
-    service: command.service,
-    portA: command.fromPortId,
-    portB: command.toPortId,
-    pieces: command.hose === false ? [] : [newPiece(draft)],
-    ways: command.hose === false ? [open()] : [open(), open()],
-    checked: null,
-    note: '',
-    order: draft.nextOrder(lines),
-    version: 1,
-  };
-  checkPorts(draft, made);
-  draft.add('line', made);
-  return `Add L${made.number} ${made.name}`;
 }
 
 /** A port that is changed takes the way at its end with it: it was found for the port before. */

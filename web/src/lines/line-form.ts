@@ -3,22 +3,22 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { Router } from '@angular/router';
 import {
+  type AssembledPiece,
+  type Finding,
+  type FluidId,
   fluidIds,
+  type JudgedLine,
+  type Line,
+  portChoices,
   ruleById,
   serviceById,
   services,
-  type Finding,
-  type FluidId,
-  type JudgedLine,
-  type AssembledPiece,
-  type Line,
 } from '@gewinde/core';
 import { JobStore } from '../data/job-store';
 import { JobView } from '../data/job-view';
 import { type Choice, ChoiceField } from '../shared/choice-field';
 import { FindingList } from '../shared/finding-list';
 import { Icon } from '../shared/icon';
-import { portChoices } from '../shared/port-choices';
 import { PortPicker } from '../shared/port-picker';
 import { RowForm } from '../shared/row-form';
 import { TextField } from '../shared/text-field';

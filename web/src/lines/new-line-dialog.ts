@@ -1,21 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
-import { CommandError, services, type ServiceId } from '@gewinde/core';
+import { CommandError, portChoices, type ServiceId, services } from '@gewinde/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { NgbActiveModal } from '@ng-bootstrap/ng-bootstrap';
 import { v4 as uuid } from 'uuid';
 import { JobStore } from '../data/job-store';
 import { type Choice, ChoiceField } from '../shared/choice-field';
 import { refuse } from '../shared/field-problem';
-import { portChoices } from '../shared/port-choices';
 import { PortPicker } from '../shared/port-picker';
 import { TextField } from '../shared/text-field';
+import { LineText } from './line-text';
 
 const port = () => new FormControl('', { nonNullable: true, validators: [(c) => Validators.required(c)] });
 
 /** What connects to what, for which service. Closes with the new line's id. */
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChoiceField, PortPicker, ReactiveFormsModule, TextField],
+  imports: [ChoiceField, LineText, PortPicker, ReactiveFormsModule, TextField],
   templateUrl: './new-line-dialog.html',
   styles: `
     .bare {
@@ -24,6 +25,12 @@ const port = () => new FormControl('', { nonNullable: true, validators: [(c) => 
       align-items: center;
       min-height: 34px;
       cursor: pointer;
+    }
+    h3 {
+      margin: 14px 0 8px;
+      padding-top: 12px;
+      border-top: 1px solid var(--line);
+      font: 600 17px/1.2 var(--head);
     }
     .bare input {
       width: 18px;
@@ -47,6 +54,10 @@ export class NewLineDialog {
     const document = this.store.document();
     return document ? portChoices(document) : [];
   });
+
+  private readonly from = toSignal(this.form.controls.from.valueChanges, { initialValue: '' });
+  /** Where it comes from is never where it goes to. */
+  protected readonly toPorts = computed(() => this.ports().filter((p) => p.id !== this.from()));
 
   protected save(): void {
     this.form.markAllAsTouched();

@@ -97,8 +97,8 @@ describe('a new line', () => {
     const dialog = await render(NewLineDialog);
     await dialog.press('button', 'Draw the line');
     expect(dialog.all('[role=alert]').map((e) => e.textContent)).toEqual(['Choose a port from the list.', 'Choose a port from the list.']);
-    await dialog.pick('From port', 'block gallery');
     await dialog.pick('To port', 'm14x1.5');
+    await dialog.pick('From port', 'block gallery');
     await dialog.press('button', 'Draw the line');
     expect(dialog.find('[role=alert]').textContent).toBe('A line cannot run from a port to itself.');
     await dialog.pick('To port', 'orb6');
@@ -107,6 +107,56 @@ describe('a new line', () => {
     const [command] = sent().commands;
     expect(command).toMatchObject({ do: 'add-line', service: 'return', fromPortId: 'gallery', toPortId: 'inlet' });
     expect(closed).toEqual([(command as { id: string }).id]);
+  });
+
+  const inWords = async (lines: string) => {
+    const job = await openSampleJob({ lines: [] });
+    const dialog = await render(NewLineDialog);
+    const text = dialog.find('textarea') as HTMLTextAreaElement;
+    const type = async (words: string): Promise<void> => {
+      text.value = words;
+      text.dispatchEvent(new Event('input'));
+      await dialog.stable();
+    };
+    const press = async (key: object): Promise<void> => {
+      text.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', cancelable: true, ...key }));
+      await dialog.stable();
+    };
+    await type(lines);
+    const rows = () => dialog.all('ul[aria-label="As it is read"] li').map((li) => li.textContent.replace(/\s+/g, ' ').trim());
+    return { ...job, dialog, text, type, press, rows };
+  };
+
+  it('is read from a text as it is typed, and drawn with its hose and length by Enter', async () => {
+    const { press, rows, sent, closed } = await inWords('turbo feed: gallery > inlet, ptfe 6, 620');
+    expect(rows()).toEqual([
+      expect.stringMatching(/^Turbo feed: block, port gallery to turbo, port inlet; PTFE hose, steel braid, -6; 620 mm taped$/),
+    ]);
+    await press({ shiftKey: true });
+    expect(closed).toEqual([]);
+    await press({});
+    const [command] = sent().commands;
+    expect(command).toMatchObject({
+      do: 'add-line',
+      service: 'turbo-feed',
+      fromPortId: 'gallery',
+      toPortId: 'inlet',
+      piece: { length: { mm: 620, as: 'taped' } },
+    });
+    expect(closed).toEqual([(command as { id: string }).id]);
+  });
+
+  it('asks what a text leaves open, takes an answer by a press, and draws several at once', async () => {
+    const { dialog, text, press, rows, sent, nothingSent, type } = await inWords('gallery > inlet, ptfe 6');
+    await press({});
+    nothingSent();
+    expect(dialog.find('[role=alert]').textContent).toContain('What is it for?');
+    await dialog.press('li button', 'Turbo feed');
+    expect(text.value).toBe('turbo feed: gallery > inlet, ptfe 6');
+    await type(`${text.value}\nturbo drain: turbo drain > pan`);
+    expect(rows()[1]).toMatch(/proposed by/);
+    await dialog.press('button', 'Draw 2 lines');
+    expect(sent().commands.map((c) => c.do)).toEqual(['add-line', 'add-line']);
   });
 
   it('is of fittings alone where that is said', async () => {

@@ -1,12 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, untracked, viewChild } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { portCases, portDrawing } from '@gewinde/core';
+import { matchingPorts, portCases, type PortChoice, portDrawing } from '@gewinde/core';
 import { NgbTypeahead, type NgbTypeaheadSelectItemEvent } from '@ng-bootstrap/ng-bootstrap';
 import { map, merge, type Observable, startWith, Subject, switchMap } from 'rxjs';
 import { DrawingView } from './drawing';
 import { fieldProblem } from './field-problem';
-import { matchingPorts, type PortChoice } from './port-choices';
 
 let pickers = 0;
 /** Choices shown at a time; more letters bring the rest. */

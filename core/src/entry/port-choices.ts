@@ -1,4 +1,4 @@
-import { formatPortThread, portThreadName, userOfPort, type JobDocument, type Port } from '@gewinde/core';
+import { formatPortThread, portThreadName, userOfPort, type JobDocument, type Port } from '../job/index.js';
 
 /** A port as it is picked. */
 export interface PortChoice {
@@ -37,14 +37,26 @@ export function portChoices(document: JobDocument, besides?: string): PortChoice
   return [...all.filter((c) => !c.usedBy), ...all.filter((c) => c.usedBy)];
 }
 
-/** Those in which every word is found: in the component, the name, the notation or its full words. */
+/**
+ * Those in which every word is found, in the component, the name, the notation or its full words: first where the words are all of its
+ * name, then where each begins a word, then the others; each in the order they came.
+ */
 export function matchingPorts(choices: readonly PortChoice[], text: string): PortChoice[] {
-  const words = text
-    .toLowerCase()
-    .split(/[\s,·]+/)
-    .filter(Boolean);
-  return choices.filter((c) => {
-    const said = `${c.name} ${c.notation} ${portThreadName(c.port)}`.toLowerCase();
-    return words.every((word) => said.includes(word));
+  const words = wordsIn(text);
+  const ranks = choices.flatMap((choice) => {
+    const said = `${choice.name} ${choice.notation} ${portThreadName(choice.port)}`.toLowerCase();
+    if (!words.every((word) => said.includes(word))) return [];
+    const own = wordsIn(choice.name);
+    const rank = own.join(' ') === words.join(' ') ? 0 : words.every((word) => own.some((o) => o.startsWith(word))) ? 1 : 2;
+    return [{ choice, rank }];
   });
+  return [0, 1, 2].flatMap((rank) => ranks.filter((r) => r.rank === rank).map((r) => r.choice));
+}
+
+/** As they are held against one another: small, without what only parts them. */
+export function wordsIn(text: string): string[] {
+  return text
+    .toLowerCase()
+    .split(/[\s,;·/]+/)
+    .filter(Boolean);
 }
