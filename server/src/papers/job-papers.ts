@@ -13,19 +13,10 @@ import {
   drawingToSvg,
 } from '@gewinde/core';
 import svgToPdf from 'svg-to-pdfkit';
-import type { Label } from '../stand-ins/label-printer/label-printer.js';
 import { codePng } from './code.js';
+import { endLabels } from './end-labels.js';
 import { printable } from './letters.js';
 import { INK, MM, paper, QUIET, table, type PaperSize, type Pdf } from './paper.js';
-
-/** The two end labels of a ticket: what is on them, whatever prints it. */
-export function endLabels(ticket: CutTicket, system: UnitSystem): (Label & { readonly side: 'A' | 'B' })[] {
-  return ticket.ends.map((end) => ({
-    side: end.side,
-    code: labelCode(ticket.number, end.side),
-    lines: [`${ticket.number} ${end.side}`, end.goesTo, end.hoseEnd, `cut ${formatCut(ticket.cutMm, system)} · ${end.port}`],
-  }));
-}
 
 const jobLine = ({ document: { job } }: JudgedJob, day: string): string => `${job.number} ${job.name} · ${day}`;
 

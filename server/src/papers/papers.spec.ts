@@ -4,7 +4,8 @@ import { parse } from 'csv-parse/sync';
 import { validateXML } from 'xmllint-wasm';
 import { aggregateXsd, basicXsd, orderXsd } from '../../test/ubl-order-xsd.js';
 import { codePng, codeSvg } from './code.js';
-import { orderCsv, orderPdf, orderUbl } from './order-papers.js';
+import { orderCsv, orderUbl } from './order-files.js';
+import { orderPdf } from './order-papers.js';
 import { printable } from './letters.js';
 import { paper, table, type PaperFont } from './paper.js';
 

@@ -5,10 +5,13 @@ import { listRows } from '../database/entities.js';
 import { listPartRows } from '../database/part-rows.js';
 import { AppError } from '../errors/app-error.js';
 import { readDocument } from '../jobs/read-document.js';
-import { labelsPdf, partsPdf, ticketsPdf } from '../papers/job-papers.js';
-import { orderPdf, type OrderOnPaper } from '../papers/order-papers.js';
+import type { OrderOnPaper } from '../papers/order-files.js';
 import { today } from '../shop/today.js';
 import { readStoreRules } from './stockroom-store.js';
+
+/** What draws papers is loaded with the first of them: no start waits for it. */
+const ofJobs = () => import('../papers/job-papers.js');
+const ofOrders = () => import('../papers/order-papers.js');
 
 /** A paper with the name of its file. */
 export interface PaperOf {
@@ -19,7 +22,7 @@ export interface PaperOf {
 /** The parts list of a job. @throws {AppError} not-found */
 export async function partsPaper(db: Knex, jobId: string, system: UnitSystem): Promise<PaperOf> {
   const job = await judgedJob(db, jobId);
-  const { rules } = await readStoreRules(db);
+  const [{ rules }, { partsPdf }] = await Promise.all([readStoreRules(db), ofJobs()]);
   return { name: `${fileName(job.document.job.number)}-parts.pdf`, bytes: await partsPdf(job, rules.paper, system, today()) };
 }
 
@@ -34,7 +37,7 @@ export async function ticketsPaper(
   system: UnitSystem,
 ): Promise<PaperOf> {
   const job = await judgedJob(db, jobId);
-  const { rules } = await readStoreRules(db);
+  const [{ rules }, { ticketsPdf, labelsPdf }] = await Promise.all([readStoreRules(db), ofJobs()]);
   const tickets = ticketsOf(job, ticket);
   const bytes =
     as === 'tickets'
@@ -46,7 +49,7 @@ export async function ticketsPaper(
 /** An order for its supplier. @throws {AppError} not-found */
 export async function orderPaper(db: Knex, orderId: string, system: UnitSystem): Promise<PaperOf> {
   const told = await orderOnPaper(db, orderId);
-  const { rules } = await readStoreRules(db);
+  const [{ rules }, { orderPdf }] = await Promise.all([readStoreRules(db), ofOrders()]);
   return { name: `${fileName(told.order.number)}.pdf`, bytes: await orderPdf(told, rules.paper, told.byLength, system) };
 }
 

@@ -4,9 +4,7 @@ import { listRows } from '../database/entities.js';
 import { AppError } from '../errors/app-error.js';
 import { asShopChange } from '../history/change.js';
 import { sentBy } from '../history/sent-by.js';
-import { codeSvg } from '../papers/code.js';
-import { endLabels } from '../papers/job-papers.js';
-import { orderCsv, orderUbl } from '../papers/order-papers.js';
+import { endLabels } from '../papers/end-labels.js';
 import type { App } from '../plugins/app-type.js';
 import type { Feature } from '../plugins/feature.js';
 import { serve } from '../plugins/serve.js';
@@ -72,18 +70,18 @@ export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Fe
   serve(app, stockContracts.orderCsv, async ({ params, reply }) => {
     const told = await orderOnPaper(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(told.order.number)}.csv"`);
-    return orderCsv(told);
+    return (await ofOrder()).orderCsv(told);
   });
   serve(app, stockContracts.orderXml, async ({ params, reply }) => {
     const told = await orderOnPaper(db, params.id);
     void reply.header('content-disposition', `attachment; filename="${fileName(told.order.number)}.xml"`);
     const { rules } = await readStoreRules(db);
-    return orderUbl(told, rules.shop || 'The shop', told.byLength);
+    return (await ofOrder()).orderUbl(told, rules.shop || 'The shop', told.byLength);
   });
   serve(app, stockContracts.codeSvg, async ({ query, reply }) => {
     // a text has one code, today and tomorrow
     void reply.header('cache-control', 'public, max-age=31536000, immutable');
-    return codeSvg(query.text);
+    return (await ofCodes()).codeSvg(query.text);
   });
   serve(app, stockContracts.printLabels, async ({ params, body }) => {
     const job = await judgedJob(db, params.id);
@@ -96,6 +94,10 @@ export async function stockroomRoutes(app: App, { db, heavy, desk, printer }: Fe
   });
   serve(app, stockContracts.readPrinter, async () => ({ printed: (await printer.tray()).map(asTold) }));
 }
+
+/** What writes files and draws codes is loaded with the first of them: no start waits for it. */
+const ofOrder = () => import('../papers/order-files.js');
+const ofCodes = () => import('../papers/code.js');
 
 const asTold = ({ labels, ...rest }: Awaited<ReturnType<LabelPrinter['print']>>) => ({
   ...rest,
