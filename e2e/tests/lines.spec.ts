@@ -109,11 +109,11 @@ test('a line is drawn from one text, what is not clear is asked, and one undo ta
   await expectNoFault(page);
   await words.press('Enter');
   await expect(dialog).toBeHidden();
-  await expect(page.getByLabel('Taped length')).toHaveValue('620 mm');
-  await expect(page.getByRole('combobox', { name: 'Hose', exact: true })).toHaveValue('ptfe');
-  await expect(page.getByLabel('Size')).toHaveValue('-4');
+  await expect(page.getByLabel('Taped length')).toHaveValue(/^620\s*mm$/);
+  await expect(page.getByRole('combobox', { name: 'Hose', exact: true }).locator('option:checked')).toHaveText('PTFE core, steel braid');
+  await expect(page.getByLabel('Size').locator('option:checked')).toHaveText('-4');
   await page.reload();
-  await expect(page.getByLabel('Taped length')).toHaveValue('620 mm');
+  await expect(page.getByLabel('Taped length')).toHaveValue(/^620\s*mm$/);
   const count = (await jobByNumber(request, 'L-8')).lines.length;
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await jobByNumber(request, 'L-8')).lines.length).toBe(count - 1);

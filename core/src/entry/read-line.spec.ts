@@ -89,6 +89,7 @@ describe('a line in one text', () => {
       'turbo water: block water > turbo water, coolant 16 mm, straight 90°',
       { service: 'coolant', from: 'block.w', to: 'turbo.w', construction: 'coolant', size: { metricMm: 16 }, angles: [0, 90] },
     ],
+    ['scavenge: pan > block return, 5/8, 14 in', { size: { dash: 10 }, length: { mm: 355.6, as: 'taped' } }],
     ['filter: block pressure > left, bare', { service: 'filter', bare: true }],
     ['turbo feed left: block pressure > oil inlet', { service: 'turbo-feed', name: 'Turbo feed, left' }],
     ['scav: pan > block return', { service: 'scavenge' }],
@@ -133,7 +134,7 @@ describe('a line in one text', () => {
 
   it('tells a port that is used, and by what', () => {
     const [ask] = read('turbo drain: turbo > pan', document).asks.filter((a) => a.about === 'from');
-    expect(ask?.words).toMatch(/is already used by L\d|may be several|No port/);
+    expect(ask?.words).toMatch(/is already used by L\d|All \d are used: .* by L\d|may be several/);
   });
 
   it('never throws, and never takes a port that is not offered (property)', () => {

@@ -127,8 +127,7 @@ function portSaid(about: 'from' | 'to', said: string, { ports, document }: Readi
   const best = [exact, free, ofFluid].find((some) => some.length === 1);
   if (best) return { port: best[0]!, found: found.length };
   if (free.length === 0) {
-    const [taken] = found;
-    const words = taken ? `${taken.name} is already used by ${taken.usedBy}.` : `No port has "${said.trim()}" in its name or its thread.`;
+    const words = found.length > 0 ? allUsed(found) : `No port has "${said.trim()}" in its name or its thread.`;
     return { found: found.length, ask: { about, words, choices: [] } };
   }
   const offered = [...ofFluid, ...free.filter((p) => !ofFluid.includes(p))].slice(0, OFFERED);
@@ -140,6 +139,13 @@ function portSaid(about: 'from' | 'to', said: string, { ports, document }: Readi
       choices: offered.map((p) => ({ words: `${p.name} · ${p.notation}`, text: p.name.replaceAll(', ', ' · ') })),
     },
   };
+}
+
+function allUsed(found: readonly PortChoice[]): string {
+  const [first, ...more] = found.map((p) => `${p.name} is already used by ${p.usedBy}`);
+  return more.length === 0
+    ? `${first}.`
+    : `All ${found.length} are used: ${[first, ...more].slice(0, 3).join('; ').replaceAll(' is already used', '')}${found.length > 3 ? ' …' : '.'}`;
 }
 
 /** Services that run between such ports first. */
@@ -187,7 +193,8 @@ function withDetail(before: Details, part: string, system: UnitSystem): Details 
     const degrees = angles.slice(1).map((a) => (a === undefined ? undefined : /straight/i.test(a) ? 0 : Number.parseInt(a, 10)));
     return { ...before, angles: [degrees[0]!, degrees[1] ?? degrees[0]!] };
   }
-  const own = /^(?:-|an\s*-?\s*|dash\s*)\d{1,2}$|^\d{1,2}\s*an$/i.test(part) ? sizeCalled(part) : undefined;
+  // a fraction alone is the bore of a hose, not its length
+  const own = /^(?:-|an\s*-?\s*|dash\s*)\d{1,2}$|^\d{1,2}\s*an$|^(?:\d[ -])?\d{1,2}\/\d{1,2}$/i.test(part) ? sizeCalled(part) : undefined;
   if (own && !before.size) return { ...before, size: own.size };
   const length = lengthSaid(part, system);
   return length ? { ...before, length } : { ...before, unknown: [...before.unknown, part] };
