@@ -111,19 +111,24 @@ export function networkOf(question: FlowQuestion, stateId: StateId, position: st
   const joined = edges.map((e) => ({ ...e, from: merged.find(e.from), to: merged.find(e.to) }));
   const running = joined.filter((e) => e.from !== e.to);
   for (const { from, to } of running) ids.add(from).add(to);
-  const sum = (map: ReadonlyMap<string, number>, id: string): number | undefined => {
-    const found = [...map].filter(([key]) => merged.find(key) === id).map(([, value]) => value);
-    return found.length > 0 ? found.reduce((a, b) => a + b, 0) : undefined;
-  };
-  const highest = (id: string): number | undefined => {
-    const found = [...held].filter(([key]) => merged.find(key) === id).map(([, value]) => value);
-    return found.length > 0 ? Math.max(...found) : undefined;
-  };
+  const fedAt = atNodes(fed, merged, (a, b) => a + b);
+  const heldAt = atNodes(held, merged, Math.max);
   const nodes = [...ids].map((id): FlowNode => {
-    const [heldBar, fedLpm] = [highest(id), sum(fed, id)];
+    const [heldBar, fedLpm] = [heldAt.get(id), fedAt.get(id)];
     return { id, ...(heldBar === undefined ? {} : { heldBar }), ...(fedLpm === undefined || heldBar !== undefined ? {} : { fedLpm }) };
   });
   return { nodes, edges: running, lines, nodeOf: (portId) => merged.find(portId), terminals, inside };
+}
+
+/** What is said of ports, by the nodes that they are joined to. */
+function atNodes(said: ReadonlyMap<string, number>, merged: Merged, both: (a: number, b: number) => number): Map<string, number> {
+  const at = new Map<string, number>();
+  for (const [key, value] of said) {
+    const id = merged.find(key);
+    const before = at.get(id);
+    at.set(id, before === undefined ? value : both(before, value));
+  }
+  return at;
 }
 
 /** How many times as thick as warm the oil is in a state: what coolers, filters and elements take scales with it. */

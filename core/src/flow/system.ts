@@ -49,7 +49,8 @@ export function systemOf(question: FlowQuestion, stateId: StateId, position: 'co
   const { components, ports } = job.document;
   const { flows, pressures, problems } = balanceParts(network, [running, rules, components, ports, job.catalogue, stateId, position]);
   const cooled = cooledLines(question, network, flows);
-  const lines = network.lines.map((one) => lineOf(one, question, flows, pressures, network, cooled));
+  const edgeById = new Map(network.edges.map((e) => [e.id, e]));
+  const lines = network.lines.map((one) => lineOf(one, question, flows, pressures, { edgeById, nodeOf: network.nodeOf }, cooled));
   const missing = [...new Map(network.lines.flatMap((l) => l.duty.missing).map((m) => [`${m.of}.${m.field}`, m])).values()];
   return {
     components: question.job.document.components,
@@ -73,7 +74,8 @@ function balanceParts({ nodes, edges, lines, terminals }: SystemNetwork, all: re
   for (const part of partsOf(edges)) {
     const ids = new Set(part.flatMap(({ from, to }) => [from, to]));
     const own = nodes.filter((n) => ids.has(n.id));
-    const touched = lines.filter((l) => l.edges.some((id) => part.some((e) => e.id === id)));
+    const edgeIds = new Set(part.map((e) => e.id));
+    const touched = lines.filter((l) => l.edges.some((id) => edgeIds.has(id)));
     const lineIds = touched.map((l) => l.line.line.id);
     const names = touched.map((l) => `L${l.line.line.number}`).join(', ');
     if (lineIds.length === 0) continue;
@@ -143,7 +145,7 @@ function lineOf(
   question: FlowQuestion,
   flows: ReadonlyMap<string, number>,
   pressures: ReadonlyMap<string, number>,
-  { edges: all, nodeOf }: SystemNetwork,
+  { edgeById, nodeOf }: Pick<SystemNetwork, 'nodeOf'> & { readonly edgeById: ReadonlyMap<string, FlowEdge> },
   cooled: ReadonlyMap<string, number>,
 ): SystemLine {
   const temp = state ? { tempC: cooled.get(line.line.id) ?? state.tempC } : {};
@@ -153,17 +155,7 @@ function lineOf(
   if (drive === 'fall') return { line, duty, flowLpm: broughtTo(line, question, state).lpm, ...temp, how: 'brought', unknown };
   const known = edges.flatMap((id) => (flows.has(id) ? [{ id, lpm: flows.get(id)! }] : []));
   if (known.length === 0) return { line, duty, how: 'open', unknown };
-  const loss = known.reduce(
-    (sum, { id, lpm }) =>
-      sum +
-      Math.abs(
-        lossOf(
-          all.find((e) => e.id === id),
-          lpm,
-        ),
-      ),
-    0,
-  );
+  const loss = known.reduce((sum, { id, lpm }) => sum + Math.abs(lossOf(edgeById.get(id), lpm)), 0);
   const flowLpm = Math.max(...known.map((k) => Math.abs(k.lpm))) * Math.sign(known[0]!.lpm || 1);
   const [a, b] = [line.portA, line.portB].map(({ port }) => pressures.get(nodeOf(port.id)));
   const bars = a === undefined || b === undefined ? {} : { bars: [a, b] as const };
