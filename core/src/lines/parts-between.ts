@@ -14,8 +14,8 @@ export interface PartBetween {
 /** Most parts that are tried one after another, of those that may lead to the fewest joints. */
 const MOST_TRIED = 40;
 const MOST_OFFERED = 8;
-/** Joints that another part may need more than the best. */
-const MOST_MORE_JOINTS = 1;
+/** Parts that are tried though they need two joints more than the best: a larger filter between its reducers, and the like. */
+const MOST_BEYOND = 4;
 
 /**
  * What can be put in at a place: the parts of a kind that can be joined up there, those with the fewest joints first, then the cheaper.
@@ -42,9 +42,9 @@ export function partsBetween(gap: Gap, kind: FittingKindId | null, catalogue: Ca
   const direct = plainly(options) && kind !== 'dry-break' ? directly(gap, joining, catalogue) : [];
   if (direct.length >= MOST_OFFERED) return direct.slice(0, MOST_OFFERED);
   const found: PartBetween[] = [];
+  let beyond = 0;
   for (const { use, least: fittings, cost } of tried) {
-    // where the best has two joints, nobody takes one with four
-    if (found.length > 0 && fittings + 1 > Math.min(...found.map((f) => f.way.jointCount)) + MOST_MORE_JOINTS) break;
+    if (found.length > 0 && fittings > Math.min(...found.map((f) => f.way.jointCount)) && ++beyond > MOST_BEYOND) break;
     // those that follow have no fewer joints than what is found, and cost as much by themselves as that does with all it needs
     const last = found.sort(fewerFirst)[MOST_OFFERED - 1]?.way;
     if (last && (last.jointCount < fittings + 1 || (last.jointCount === fittings + 1 && last.costMinor <= cost))) break;
@@ -52,8 +52,7 @@ export function partsBetween(gap: Gap, kind: FittingKindId | null, catalogue: Ca
     for (const way of waysAcross(gap, catalogue, { ...options, wishes, limit: 1, bare: true, ownEnd: true }).ways)
       found.push({ parts: use, way });
   }
-  const [best] = found.sort(fewerFirst);
-  return found.filter(({ way }) => way.jointCount <= best!.way.jointCount + MOST_MORE_JOINTS).slice(0, MOST_OFFERED);
+  return found.sort(fewerFirst).slice(0, MOST_OFFERED);
 }
 
 /** Nothing is asked of the way but that it seals. */
