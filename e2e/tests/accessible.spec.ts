@@ -100,3 +100,30 @@ test('on a tablet the inspector slides over and nothing runs out of the page', a
   await page.getByRole('button', { name: 'Inspector' }).click();
   await expect(page.getByLabel('Inspector').getByLabel('Taped length')).toBeVisible();
 });
+
+test('on a phone lines and components are taken from a rack that slides over, the steps lie below, nothing runs out of the page', async ({
+  page,
+  request,
+}) => {
+  const { job } = await jobByNumber(request, '2403');
+  await page.setViewportSize({ width: 390, height: 844 });
+  const fits = async () => expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.goto(`/job/${job.id}/lines`);
+  const rack = page.getByRole('button', { name: /^L\d+ of \d+$/ });
+  await expect(rack).toBeVisible();
+  await fits();
+  await rack.click();
+  await page.getByRole('button', { name: /L4.*Turbo feed/ }).click();
+  await expect(page.getByRole('button', { name: /^L4 of \d+$/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: /^Line L4/ })).toBeVisible();
+  await expectNoFault(page);
+  await page.getByRole('link', { name: /Survey/ }).click();
+  await page.getByRole('button', { name: /, one of \d+$/ }).click();
+  await page.getByRole('button', { name: /^Turbo/ }).click();
+  await expect(page.getByRole('button', { name: /^Turbo, one of \d+$/ })).toBeVisible();
+  await fits();
+  await expectNoFault(page);
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('link', { name: 'Store' }).click();
+  await expect(page).toHaveURL(/store/);
+});

@@ -65,6 +65,7 @@ type Look = (typeof looks)[number]['id'];
   ],
   templateUrl: './lines.html',
   styleUrl: './lines.scss',
+  host: { '[class.racked]': 'racked()' },
 })
 export class Lines {
   readonly lineId = input<string>();
@@ -80,6 +81,8 @@ export class Lines {
   private readonly modal = inject(NgbModal);
   private readonly preferences = inject(Preferences);
   protected readonly view = inject(JobView);
+  /** On a phone the rack slides over, and away with the line that is taken from it. */
+  protected readonly racked = signal(false);
   /** Number of the chosen joint; null shows the line itself. */
   protected readonly jointNumber = signal<number | null>(null);
   protected readonly screen = inject(WideScreen);
@@ -170,6 +173,7 @@ export class Lines {
   }
 
   protected open(line: JudgedLine): void {
+    this.racked.set(false);
     this.heading = line.line.id;
     void this.go(line.line.id).then(() => (this.heading = undefined));
   }

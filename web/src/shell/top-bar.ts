@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { ActivatedRoute, RouterLink } from '@angular/router';
-import { NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
+import { NgbDropdown, NgbDropdownItem, NgbDropdownMenu, NgbDropdownToggle, NgbTooltip } from '@ng-bootstrap/ng-bootstrap';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
 import { Icon } from '../shared/icon';
@@ -10,7 +10,7 @@ import { SaveState } from './save-state';
 @Component({
   selector: 'g-top-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Icon, NgbTooltip, SaveState],
+  imports: [RouterLink, Icon, NgbDropdown, NgbDropdownItem, NgbDropdownMenu, NgbDropdownToggle, NgbTooltip, SaveState],
   templateUrl: './top-bar.html',
   styleUrl: './top-bar.scss',
 })

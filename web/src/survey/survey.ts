@@ -50,8 +50,11 @@ import { PortTable } from './port-table';
   imports: [ChoiceField, ComponentPart, DrawingView, Icon, NgbTooltip, PartPicker, PortForm, PortTable, ReactiveFormsModule, TextField],
   templateUrl: './survey.html',
   styleUrl: './survey.scss',
+  host: { '[class.racked]': 'racked()' },
 })
 export class Survey {
+  /** On a phone the rack slides over, and away with the component that is taken from it. */
+  protected readonly racked = signal(false);
   /** From the address: which component and port to show. */
   readonly component = input<string>();
   readonly port = input<string>();
@@ -136,6 +139,7 @@ export class Survey {
   }
 
   protected choose(component: EngineComponent): void {
+    this.racked.set(false);
     this.goTo(component.id);
   }
 
