@@ -16,7 +16,7 @@ export const foundRules = rulesOf(
       source: PRACTICE,
     },
     'as-found-open': {
-      title: 'WhatIsFound bad, and not put right',
+      title: 'Found bad, and not put right',
       area: 'as found, provisional',
       severity: 'advice',
       before: 'start',
