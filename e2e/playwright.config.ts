@@ -45,6 +45,7 @@ export default defineConfig({
       GEWINDE_DEMO: 'reset',
     },
     reuseExistingServer: false,
+    timeout: 120_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },
   },
 });

@@ -54,7 +54,7 @@ for (const theme of ['light', 'dark'] as const) {
         await page.getByLabel('Over the crests').fill('9.7');
       }
       if (path === 'drill') await page.getByLabel('Who is at the bench').fill('Axe');
-      if (path === 'fault') await page.getByRole('radio').first().check();
+      if (path === 'fault') await page.getByRole('radio').first().check({ timeout: 30_000 });
       await page.keyboard.press('Enter');
       await expect(
         page.locator(path === 'name' ? 'g-thread-card' : path === 'drill' ? 'g-calliper-panel' : '.g-verdict').first(),

@@ -90,7 +90,8 @@ test('a rule has its page with both examples; a rule of the shop is looked at be
   const { job } = await copyOfMagpie(request, 'A-4');
   await page.goto(`/job/${job.id}/audit`);
   await page.getByRole('link', { name: 'Why, and how it looks' }).click();
-  await expect(page.getByLabel('Wrong: M22×1.5 instead of 7/8-14')).toContainText('starts, then binds');
+  // the examples are made when the first is asked for
+  await expect(page.getByLabel('Wrong: M22×1.5 instead of 7/8-14')).toContainText('starts, then binds', { timeout: 30_000 });
   await expect(page.getByLabel('Right', { exact: true })).toBeVisible();
   await expectNoFault(page);
   await page.getByRole('link', { name: 'Shop rules' }).click();

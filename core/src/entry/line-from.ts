@@ -1,7 +1,7 @@
 import { runCommands, type CommandOf } from '../commands/index.js';
 import { proposeSize, sizeLine, type FlowQuestion, type LineSizing } from '../flow/index.js';
-import { constructionById, hoseSize, type Hose } from '../hose/index.js';
-import { endOfAngle, portCases } from '../job/index.js';
+import { constructionById, fluidProblem, hoseSize, type Hose } from '../hose/index.js';
+import { endOfAngle, portCases, serviceById } from '../job/index.js';
 import { assembleJob, type AssembledJob } from '../lines/index.js';
 import type { LineAsk, LineRead } from './read-line.js';
 import { callOf, type SizeSaid } from './said-of-hose.js';
@@ -47,7 +47,10 @@ function hoseFor(read: LineRead, line: CommandOf<'add-line'>, question: FlowQues
   const offered = catalogue.hoses.filter((h) => !h.retired);
   const sizing = sizedAsDrawn(read, line, question);
   const construction = read.construction ?? sizing.columns[0]?.hose.construction;
-  const made = offered.filter((h) => h.construction === construction);
+  // of one size there may be several makes: what bears the fluid is meant
+  const { fluid } = serviceById(read.service!);
+  const bears = (h: Hose): number => Number(fluidProblem(h, fluid) !== undefined);
+  const made = offered.filter((h) => h.construction === construction).sort((a, b) => bears(a) - bears(b));
   if (made.length === 0)
     return {
       ask: {

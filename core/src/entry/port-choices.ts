@@ -38,8 +38,8 @@ export function portChoices(document: JobDocument, besides?: string): PortChoice
 }
 
 /**
- * Those in which every word is found, in the component, the name, the notation or its full words: first where the words are all of its
- * name, then where each begins a word, then the others; each in the order they came.
+ * Those in which every word is found, in the component, the name, the notation or its full words: free ones first, of these where the words
+ * are all of its name, then where each begins a word, then the others; each in the order they came.
  */
 export function matchingPorts(choices: readonly PortChoice[], text: string): PortChoice[] {
   const words = wordsIn(text);
@@ -47,10 +47,10 @@ export function matchingPorts(choices: readonly PortChoice[], text: string): Por
     const said = `${choice.name} ${choice.notation} ${portThreadName(choice.port)}`.toLowerCase();
     if (!words.every((word) => said.includes(word))) return [];
     const own = wordsIn(choice.name);
-    const rank = own.join(' ') === words.join(' ') ? 0 : words.every((word) => own.some((o) => o.startsWith(word))) ? 1 : 2;
-    return [{ choice, rank }];
+    const near = own.join(' ') === words.join(' ') ? 0 : words.every((word) => own.some((o) => o.startsWith(word))) ? 1 : 2;
+    return [{ choice, rank: near + (choice.usedBy ? 3 : 0) }];
   });
-  return [0, 1, 2].flatMap((rank) => ranks.filter((r) => r.rank === rank).map((r) => r.choice));
+  return ranks.sort((a, b) => a.rank - b.rank).map(({ choice }) => choice);
 }
 
 /** As they are held against one another: small, without what only parts them. */

@@ -3,9 +3,12 @@ import { catalogue, document } from '../../testing/sample-job.js';
 import { running } from '../../testing/flow-job.js';
 import { parseConnector } from '../connectors/index.js';
 import { usualFlowRules } from '../job/index.js';
-import type { Component, JobDocument, Port } from '../job/index.js';
+import { fluidProblem, hoseSize } from '../hose/index.js';
+import { services, type Component, type JobDocument, type Port } from '../job/index.js';
 import { assembleJob } from '../lines/index.js';
-import { lineFrom, portChoices, readLine, readLines, type LineRead } from './index.js';
+import { callOf } from './said-of-hose.js';
+import { callOfService } from './said-of-service.js';
+import { lineFrom, matchingPorts, portChoices, readLine, readLines, type LineRead } from './index.js';
 
 const component = (id: string, kind: Component['kind'], name: string): Component => ({
   id,
@@ -90,6 +93,7 @@ describe('a line in one text', () => {
       { service: 'coolant', from: 'block.w', to: 'turbo.w', construction: 'coolant', size: { metricMm: 16 }, angles: [0, 90] },
     ],
     ['scavenge: pan > block return, 5/8, 14 in', { size: { dash: 10 }, length: { mm: 355.6, as: 'taped' } }],
+    ['scavenge: pan > block return, cut length 587', { length: { mm: 587, as: 'cut' } }],
     ['filter: block pressure > left, bare', { service: 'filter', bare: true }],
     ['turbo feed left: block pressure > oil inlet', { service: 'turbo-feed', name: 'Turbo feed, left' }],
     ['scav: pan > block return', { service: 'scavenge' }],
@@ -129,6 +133,9 @@ describe('a line in one text', () => {
     ['turbo feed: > turbo oil inlet', ['from']],
     ['turbo feed: block pressure > oil inlet, wizard', ['rest']],
     ['turbo feed: oil inlet > oil inlet', ['to']],
+    ['turbo feed: block pressure > oil inlet, ptfe 4, 99999999', ['rest']],
+    ['turbo feed: block pressure > oil inlet, ptfe 4, 0.01', ['rest']],
+    [`turbo feed ${'x'.repeat(90)}: block pressure > oil inlet`, ['rest']],
     ['', ['service', 'rest']],
   ])('asks for what is missing: "%s"', (text, about) => expect(asked(read(text))).toEqual(about));
 
@@ -221,5 +228,63 @@ describe('the line that is drawn for it', () => {
     expect(drawn('turbo feed: block pressure > turbo oil inlet, ptfe 4, ends 17 90')).toMatchObject({ ask: { about: 'hose' } });
     expect(drawn('turbo feed: block pressure')).toMatchObject({ ask: { about: 'rest' } });
     expect(drawn('filter: block pressure > cooler left, bare')).toMatchObject({ command: { hose: false } });
+  });
+
+  it('is of the make that bears what runs in it, where a size has several', () => {
+    const line = drawn('fuel: block pressure > cooler left, ptfe 6, 600');
+    if ('ask' in line) throw new Error(line.ask.words);
+    expect(fluidProblem(line.hose!, 'petrol')).toBeUndefined();
+    expect(catalogue.hoses.some((h) => h.construction === 'ptfe' && h.dash === 6 && fluidProblem(h, 'petrol') !== undefined)).toBe(true);
+  });
+
+  it('can be of any hose of the store, called as it is called there', () => {
+    const kinds = [...new Map(catalogue.hoses.map((h) => [`${h.construction} ${hoseSize(h)}`, h])).values()];
+    expect(kinds.length).toBeGreaterThan(100);
+    for (const { construction, dash, metricMm } of kinds) {
+      const said = `${callOf(construction)} ${metricMm === undefined ? `-${dash}` : `${metricMm} mm`}`;
+      const found = read(`other: block pressure > cooler left, ${said}, 500`);
+      expect([said, found.asks, found.construction, found.size, found.length?.mm]).toEqual([
+        said,
+        [],
+        construction,
+        metricMm === undefined ? { dash } : { metricMm },
+        500,
+      ]);
+    }
+  });
+
+  it('can be for any service, called as it is called in the form, or by what shops say', () => {
+    for (const { id } of services) expect([id, read(`${callOfService(id)}: pan > cooler left`).service]).toEqual([id, id]);
+    expect(['water', 'vent', 'turbo return', 'intercooler', 'pump suction'].map((said) => read(`${said}: pan > left`).service)).toEqual([
+      'coolant',
+      'breather',
+      'turbo-drain',
+      'charge-air',
+      'suction',
+    ]);
+  });
+});
+
+describe('ports by a few letters', () => {
+  const names = (text: string, d = bench) => matchingPorts(portChoices(d), text).map((p) => p.name);
+
+  it('are found by component, name, thread and its full words; nearest first', () => {
+    expect(names('turbo oil')).toEqual(['Turbo, oil inlet', 'Turbo, oil drain']);
+    expect(names('an10')).toEqual(['Turbo, oil drain', 'Pan, drain return']);
+    expect(names('Oil cooler, right')[0]).toBe('Oil cooler, right');
+    // "inlet" begins a word there, "let" only stands in one
+    expect(names('let')).toEqual(['Turbo, oil inlet', 'Turbo, water inlet']);
+    expect(names('')).toHaveLength(bench.ports.length);
+  });
+
+  it('that are used come last, however near they are', () => {
+    const [first] = document.lines;
+    const used = { ...bench, lines: [{ ...first!, portA: 'turbo.in', portB: 'block.p' }] };
+    expect(names('oil inlet', { ...used, ports: [...bench.ports, port('pan.x', 'boil inlet', 'an6 m')] })).toEqual([
+      'Pan, boil inlet',
+      'Turbo, oil inlet',
+    ]);
+    expect(portChoices(used).find((p) => p.id === 'turbo.in')!.usedBy).toMatch(/^L\d+ /);
+    expect(portChoices(used, first!.id).find((p) => p.id === 'turbo.in')!.usedBy).toBeUndefined();
   });
 });

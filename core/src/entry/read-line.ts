@@ -1,7 +1,8 @@
-import type { FluidId } from '../fluids/index.js';
-import { fluidById } from '../fluids/index.js';
+import { fluidById, type FluidId } from '../fluids/index.js';
+import { LONGEST_LINE_MM } from '../hose/index.js';
 import { fluidOfPort, serviceById, services, type JobDocument, type PieceLength, type ServiceId } from '../job/index.js';
-import { parseQuantity, QuantitySyntaxError, type UnitSystem } from '../units/index.js';
+import { letters } from '../schema/index.js';
+import { parseQuantity, quantity, QuantitySyntaxError, type UnitSystem } from '../units/index.js';
 import { matchingPorts, wordsIn, type PortChoice } from './port-choices.js';
 import { callOfService, serviceCalled } from './said-of-service.js';
 import { hoseCalled, sizeCalled, type SizeSaid } from './said-of-hose.js';
@@ -40,6 +41,8 @@ export interface ReadingPlace {
 
 /** Most that is offered for what is not clear. */
 const OFFERED = 6;
+/** Shorter is no length of a hose, mm: a slip of the finger. */
+const SHORTEST_MM = 1;
 const ARROW = /\s*(?:->|→|>)\s*/;
 
 /** Every line of a text; those that are empty are left out. A port that one of them takes is not free for the next. */
@@ -88,6 +91,8 @@ export function readLine(text: string, place: ReadingPlace): LineRead {
     asks.push({ about: 'rest', words: `Not understood: "${details.unknown.join(', ')}". Say a hose, a size or a length.`, choices: [] });
   asks.push(...details.asks);
   const name = called?.more ? nameOf(called.service, called.more) : undefined;
+  if (name && [...name].length > letters.name)
+    asks.push({ about: 'rest', words: `The name of a line has at most ${letters.name} characters.`, choices: [] });
   const { bare, construction, size, length, angles } = details;
   return {
     text,
@@ -168,7 +173,7 @@ interface Details extends Pick<LineRead, 'bare' | 'construction' | 'size' | 'len
 
 const AS: readonly (readonly [RegExp, PieceLength['as']])[] = [
   [/\b(?:taped|tape)\b/i, 'taped'],
-  [/\b(?:cut|cut length)\b/i, 'cut'],
+  [/\b(?:cut length|cut)\b/i, 'cut'],
   [/\b(?:assembled|assembly|seat to seat)\b/i, 'assembly'],
 ];
 const ANGLES = /^(?:ends?\s+)?(straight|\d{1,3}°?)(?:\s+(?:and\s+)?(straight|\d{1,3}°?))?(?:\s+ends?)?$/i;
@@ -197,7 +202,10 @@ function withDetail(before: Details, part: string, system: UnitSystem): Details 
   const own = /^(?:-|an\s*-?\s*|dash\s*)\d{1,2}$|^\d{1,2}\s*an$|^(?:\d[ -])?\d{1,2}\/\d{1,2}$/i.test(part) ? sizeCalled(part) : undefined;
   if (own && !before.size) return { ...before, size: own.size };
   const length = lengthSaid(part, system);
-  return length ? { ...before, length } : { ...before, unknown: [...before.unknown, part] };
+  if (!length) return { ...before, unknown: [...before.unknown, part] };
+  if (length.mm >= SHORTEST_MM && length.mm <= LONGEST_LINE_MM) return { ...before, length };
+  const words = `A length is from ${quantity(SHORTEST_MM, 'mm')} to ${quantity(LONGEST_LINE_MM / 1000, 'm')}: "${part}" is not. Look at its unit.`;
+  return { ...before, asks: [...before.asks, { about: 'rest', words, choices: [] }] };
 }
 
 /** `620`, `26 1/8 in taped`, `cut 587`. */

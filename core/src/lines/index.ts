@@ -26,19 +26,15 @@ export { graphOf, type GraphEdge, type GraphNode, type JobGraph } from './job-gr
 export {
   asKept,
   differenceBetween,
-  gapOf,
-  gapToHoseEnd,
   keptWay,
-  takeOffsOf,
   USUAL_MOST_FITTINGS,
   waysAcross,
   waysToHoseEnd,
-  type Gap,
-  type GapSide,
   type Way,
   type WaysAnswer,
   type WaysOptions,
 } from './ways.js';
+export { gapOf, gapToHoseEnd, takeOffsOf, type Gap, type GapSide } from './gap.js';
 export { wayName } from './way-name.js';
 export { gapsByCase, waysByCase, type CasesAnswer, type CaseWays, type GapCase } from './ways-by-case.js';
 export { answersStand, lookupsIn, noting, type Asked, type Lookups } from './lookups.js';

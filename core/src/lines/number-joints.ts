@@ -91,7 +91,7 @@ function clamped(mating: Mating, hose: AssembledPiece['hose']): Mating {
     ...mating,
     ...(size ? { seal: { method: `${seal!.method}: ${clamp.kind}`, consumables: seal!.consumables.map((c) => ({ ...c, size })) } } : {}),
     makeUp: { ...makeUp!, low, high },
-    reason: size ? `${mating.reason} ${clamp.kind}: ${clamp.why}.` : mating.reason,
+    reason: size ? `${mating.reason} ${clamp.kind.slice(0, 1).toUpperCase()}${clamp.kind.slice(1)}: ${clamp.why}.` : mating.reason,
   };
 }
 

@@ -3,7 +3,8 @@ import { connectorKey, familyById, type Connector } from '../connectors/index.js
 import { fittingKind, joinsInside, kindOf, openEnds, turnBetween, type Fitting, type FittingKindId } from '../fittings/index.js';
 import type { Catalogue } from '../job/index.js';
 import { mate } from '../seals/index.js';
-import { keptWay, USUAL_MOST_FITTINGS, waysAcross, type Gap, type Way, type WaysOptions } from './ways.js';
+import type { Gap } from './gap.js';
+import { keptWay, USUAL_MOST_FITTINGS, waysAcross, type Way, type WaysOptions } from './ways.js';
 
 /** What can be put in at a place, and the best way with it. No parts where nothing in particular is put in. */
 export interface PartBetween {

@@ -4,7 +4,8 @@ import type { AssembledJob } from './assemble-job.js';
 import { terminalName, type AssembledLine, type AssembledWay, type HoseTerminal } from './assembled-line.js';
 import { chooseTogether, shortOf, takenWith } from './choose-together.js';
 import { boreLeads } from './drain-bore.js';
-import { gapOf, waysAcross, type Way } from './ways.js';
+import { gapOf } from './gap.js';
+import { waysAcross, type Way } from './ways.js';
 
 /** Which ends of a job are solved. */
 export interface JobQuery {

@@ -1,7 +1,8 @@
 import { connectorName, type Connector } from '../connectors/index.js';
 import { partsOfWay, portCases, type Catalogue } from '../job/index.js';
 import type { AssembledWay, Terminal } from './assembled-line.js';
-import { gapOf, waysAcross, type Gap, type Way, type WaysAnswer, type WaysOptions } from './ways.js';
+import { gapOf, type Gap } from './gap.js';
+import { waysAcross, type Way, type WaysAnswer, type WaysOptions } from './ways.js';
 
 /** One of the things that the ports beside a way may be. */
 export interface GapCase {

@@ -29,6 +29,8 @@ export const letters = {
   apprentice: 60,
   drillAnswer: 40,
   search: 120,
+  /** Lines in words, some forty at once. */
+  lineText: 6000,
   /** Where a thing lies: `shelf 2, bay 4`. */
   place: 60,
   initials: 12,

@@ -6,6 +6,7 @@ import { firstValueFrom } from 'rxjs';
 import { exampleDrawing } from './example-drawing';
 import { Api } from '../data/api';
 import { Preferences } from '../data/preferences';
+import { Attempt } from '../shared/attempt';
 import { DrawingView } from '../shared/drawing';
 import { DrillResults } from '../bench/drill-results';
 import { lastAtTheBench, WhoAtTheBench } from '../bench/who-at-the-bench';
@@ -28,8 +29,9 @@ export class FindTheFault {
   protected readonly answer = new FormControl('', { nonNullable: true });
   protected readonly verdict = signal<AnswerOf<typeof benchContracts.answerFault> | null>(null);
   protected readonly results = signal<AnswerOf<typeof benchContracts.faultResults> | null>(null);
-  protected readonly problem = signal<string | null>(null);
-  protected readonly busy = signal(false);
+  private readonly trying = new Attempt();
+  protected readonly problem = this.trying.error;
+  protected readonly busy = this.trying.busy;
 
   protected readonly drawing = computed(() => {
     const asked = this.asked();
@@ -53,7 +55,7 @@ export class FindTheFault {
 
   protected async begin(apprentice: string): Promise<void> {
     this.apprentice = apprentice;
-    await this.attempt(async () => {
+    await this.trying.run(async () => {
       await this.count();
       await this.take();
     });
@@ -62,9 +64,12 @@ export class FindTheFault {
   protected async say(): Promise<void> {
     const [asked, said] = [this.asked(), this.answer.value];
     if (!asked) return;
-    if (this.verdict()) return this.attempt(() => this.take());
+    if (this.verdict()) {
+      await this.trying.run(() => this.take());
+      return;
+    }
     if (said === '') return this.problem.set('Choose one of them first.');
-    await this.attempt(async () => {
+    await this.trying.run(async () => {
       const body = { apprentice: this.apprentice, question: asked.id, answer: said };
       this.verdict.set(await firstValueFrom(this.api.call(benchContracts.answerFault, { body })));
       this.answer.disable();
@@ -73,7 +78,7 @@ export class FindTheFault {
   }
 
   protected async forget(): Promise<void> {
-    await this.attempt(async () => {
+    await this.trying.run(async () => {
       await firstValueFrom(this.api.call(benchContracts.forgetFaults, { body: { apprentice: this.apprentice } }));
       this.results.set({ asked: 0, right: 0, weak: [] });
     });
@@ -89,18 +94,5 @@ export class FindTheFault {
     this.verdict.set(null);
     this.answer.reset();
     this.answer.enable();
-  }
-
-  private async attempt(what: () => Promise<void>): Promise<void> {
-    if (this.busy()) return;
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await what();
-    } catch (error) {
-      this.problem.set((error as Error).message);
-    } finally {
-      this.busy.set(false);
-    }
   }
 }

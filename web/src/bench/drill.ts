@@ -14,6 +14,7 @@ import {
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../data/api';
 import { Preferences } from '../data/preferences';
+import { Attempt } from '../shared/attempt';
 import { CalliperPanel } from './calliper-panel';
 import { DrillResults } from './drill-results';
 import { MeasurementForm } from './measurement-form';
@@ -40,8 +41,9 @@ export class Drill {
   protected readonly answer = new FormControl('', { nonNullable: true });
   protected readonly verdict = signal<DrillVerdict | null>(null);
   protected readonly results = signal<AnswerOf<typeof benchContracts.drillResults> | null>(null);
-  protected readonly problem = signal<string | null>(null);
-  protected readonly busy = signal(false);
+  private readonly trying = new Attempt();
+  protected readonly problem = this.trying.error;
+  protected readonly busy = this.trying.busy;
   protected readonly names = computed(() => measurableThreads(this.fitting()?.side ?? 'external').map((t) => t.designation));
   /** The test that settles a mistake, in the units of the house. */
   protected readonly settles = computed(() => {
@@ -57,14 +59,14 @@ export class Drill {
 
   protected async begin(apprentice: string): Promise<void> {
     this.apprentice = apprentice;
-    await this.attempt(async () => {
+    await this.trying.run(async () => {
       this.results.set(await firstValueFrom(this.api.call(benchContracts.drillResults, { query: { apprentice } })));
       await this.take();
     });
   }
 
   protected async next(): Promise<void> {
-    await this.attempt(() => this.take());
+    await this.trying.run(() => this.take());
   }
 
   protected async say(): Promise<void> {
@@ -77,7 +79,7 @@ export class Drill {
       this.problem.set(said === '' ? 'Name the thread first.' : error.message);
       return;
     }
-    await this.attempt(async () => {
+    await this.trying.run(async () => {
       const { apprentice } = this;
       const verdict = await firstValueFrom(
         this.api.call(benchContracts.answerDrill, { body: { apprentice, fitting: fitting.id, answer: said } }),
@@ -89,7 +91,7 @@ export class Drill {
   }
 
   protected async forget(): Promise<void> {
-    await this.attempt(async () => {
+    await this.trying.run(async () => {
       await firstValueFrom(this.api.call(benchContracts.forgetDrill, { body: { apprentice: this.apprentice } }));
       this.results.set({ asked: 0, right: 0, weak: [] });
     });
@@ -101,18 +103,5 @@ export class Drill {
     this.verdict.set(null);
     this.answer.reset();
     this.store.picked.set(null);
-  }
-
-  private async attempt(what: () => Promise<void>): Promise<void> {
-    if (this.busy()) return;
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await what();
-    } catch (error) {
-      this.problem.set((error as Error).message);
-    } finally {
-      this.busy.set(false);
-    }
   }
 }

@@ -1,7 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { lineFrom, portChoices, quantity, readLines, serviceById, taped, type LineAsk, type LineDrawn, type LineRead } from '@gewinde/core';
+import {
+  letters,
+  lineFrom,
+  portChoices,
+  quantity,
+  readLines,
+  serviceById,
+  taped,
+  type LineAsk,
+  type LineDrawn,
+  type LineRead,
+} from '@gewinde/core';
 import { v4 as uuid } from 'uuid';
 import { JobStore } from '../data/job-store';
 import { Preferences } from '../data/preferences';
@@ -30,17 +41,27 @@ export class LineText {
   private readonly store = inject(JobStore);
   private readonly flow = inject(FlowView);
   private readonly preferences = inject(Preferences);
+  protected readonly maxLetters = letters.lineText;
   protected readonly text = new FormControl('', { nonNullable: true });
   private readonly typed = toSignal(this.text.valueChanges, { initialValue: '' });
   protected readonly problem = signal<string | null>(null);
+
+  /** What was drawn of a row stays while its text and the job do: sizing each anew at every letter would be felt. */
+  private readonly drawn = new Map<string, ReturnType<typeof lineFrom>>();
+  private drawnFor: object | null = null;
 
   protected readonly rows = computed((): Row[] => {
     const [document, question] = [this.store.document(), this.flow.question()];
     if (!document) return [];
     const place = { document, ports: portChoices(document), system: this.preferences.system() };
+    if (question !== this.drawnFor) this.drawn.clear();
+    this.drawnFor = question;
     return readLines(this.typed(), place).map((read): Row => {
       if (read.asks.length > 0 || !question) return { read, asks: read.asks, words: wordsOf(read) };
-      const found = lineFrom(read, question, uuid());
+      // two rows may say the same and mean other ports, and a bare figure another length
+      const key = [read.text, read.from?.id, read.to?.id, read.length?.mm].join('\n');
+      const found = this.drawn.get(key) ?? lineFrom(read, question, uuid());
+      this.drawn.set(key, found);
       return 'ask' in found
         ? { read, asks: [found.ask], words: wordsOf(read) }
         : { read, asks: [], drawn: found, words: wordsOf(read, found) };

@@ -1,6 +1,8 @@
+import { TestBed } from '@angular/core/testing';
 import { judgeLine, type CommandOf, type Line } from '@gewinde/core';
 import { catalogue, document, drain, feed, withPiece, withWay } from '../../../core/testing/sample-job';
 import { openSampleJob, render, settle } from '../../test/open-job';
+import { Preferences } from '../data/preferences';
 import { BreakDialog } from './break-dialog';
 import { JointInspector } from './joint-inspector';
 import { LineRack } from './line-rack';
@@ -157,6 +159,18 @@ describe('a new line', () => {
     expect(rows()[1]).toMatch(/proposed by/);
     await dialog.press('button', 'Draw 2 lines');
     expect(sent().commands.map((c) => c.do)).toEqual(['add-line', 'add-line']);
+  });
+
+  it('follows the units of the house while it is typed, and refuses a length that is none', async () => {
+    const { rows, type, press, nothingSent } = await inWords('turbo feed: gallery > inlet, ptfe 6, 24');
+    expect(rows()[0]).toContain('24 mm taped');
+    TestBed.inject(Preferences).system.set('inch');
+    await type('turbo feed: gallery > inlet, ptfe 6, 24 ');
+    expect(rows()[0]).toMatch(/; 24.in taped$/);
+    await type('turbo feed: gallery > inlet, ptfe 6, 99999999');
+    await press({});
+    expect(rows()[0]).toContain('Look at its unit.');
+    nothingSent();
   });
 
   it('is of fittings alone where that is said', async () => {

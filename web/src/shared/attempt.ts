@@ -5,8 +5,9 @@ export class Attempt {
   readonly busy = signal(false);
   readonly error = signal<string | null>(null);
 
-  /** @returns whether it went through */
+  /** One at a time. @returns whether it went through */
   async run(what: () => Promise<unknown>): Promise<boolean> {
+    if (this.busy()) return false;
     this.busy.set(true);
     this.error.set(null);
     try {
